@@ -1,0 +1,67 @@
+package org.eskiz.core.run;
+
+import java.util.OptionalDouble;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.InsertionLoss;
+import org.eskiz.core.unit.Require;
+
+/** One thing that power passes on its way from the radio to the antenna. */
+public sealed interface Element {
+
+    /** What the element loses into its own impedance, in dB, at least 0. */
+    double matchedLossDb(double frequencyMHz, double ambientC);
+
+    /**
+     * A length of cable.
+     *
+     * @param cable its type
+     * @param lengthM metres, at least 0; a length of 0 changes nothing
+     */
+    record Line(Cable cable, double lengthM) implements Element {
+
+        public Line {
+            Require.notNegative("length in m", lengthM);
+        }
+
+        @Override
+        public double matchedLossDb(double frequencyMHz, double ambientC) {
+            return cable.attenuation().dbPer100m(frequencyMHz, ambientC) * lengthM / 100;
+        }
+    }
+
+    /**
+     * A matched pad without length: a joint (one mated pair of connectors) or a device such as an arrestor.
+     *
+     * @param loss insertion loss into its own impedance
+     * @param impedanceOhm its own impedance; empty for the radio's
+     */
+    record Pad(InsertionLoss loss, OptionalDouble impedanceOhm) implements Element {
+
+        public Pad {
+            impedanceOhm.ifPresent(z -> Require.positive("impedance in ohm", z));
+        }
+
+        @Override
+        public double matchedLossDb(double frequencyMHz, double ambientC) {
+            return loss.lossDb(frequencyMHz);
+        }
+    }
+
+    /**
+     * A transformer: its loss, at the radio's impedance, on the radio side; then the ideal ratio.
+     *
+     * @param impedanceRatio impedance on the antenna side over that on the radio side, above 0
+     * @param loss insertion loss
+     */
+    record Transformer(double impedanceRatio, InsertionLoss loss) implements Element {
+
+        public Transformer {
+            Require.positive("impedance ratio", impedanceRatio);
+        }
+
+        @Override
+        public double matchedLossDb(double frequencyMHz, double ambientC) {
+            return loss.lossDb(frequencyMHz);
+        }
+    }
+}

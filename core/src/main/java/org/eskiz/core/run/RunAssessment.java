@@ -1,0 +1,198 @@
+package org.eskiz.core.run;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.unit.Decibels;
+
+/**
+ * What one run does on one band.
+ *
+ * <p>Where the load's angle is unknown every angle is solved whole and the figures are means over the angles; see the
+ * package's contract. Loss is positive; mismatch loss may come out slightly below 0 and is shown so.
+ */
+public final class RunAssessment {
+
+    private final Run run;
+    private final Radio radio;
+    private final Conditions conditions;
+    private final Chain chain;
+    private final List<PortState> atAntenna;
+    private final Angles angles;
+    private final AntennaStates antenna;
+
+    private RunAssessment(Run run, Radio radio, Conditions conditions, AntennaStates antenna) {
+        this.run = run;
+        this.radio = radio;
+        this.conditions = conditions;
+        this.chain = Chain.of(run, conditions, radio.impedanceOhm());
+        this.atAntenna = endOfRun(run, radio, antenna);
+        this.angles = Angles.solve(chain.whole(), atAntenna, radio);
+        this.antenna = antenna;
+    }
+
+    /**
+     * Assesses a run whose load is stated as seen through this same run.
+     *
+     * @throws RunTooLossyException beyond 300 dB of matched loss
+     * @throws ImpossibleReadingException when the run cannot show the SWR read at the radio
+     * @throws ReadingSaysNothingException for such a reading with the matching unit at the antenna
+     */
+    public static RunAssessment of(Run run, Radio radio, Conditions conditions, Load load) {
+        return of(run, radio, conditions, AntennaStates.of(load, run, radio, conditions));
+    }
+
+    /** Assesses a run that ends in an antenna known from elsewhere, for instance from a reading through another run. */
+    public static RunAssessment of(Run run, Radio radio, Conditions conditions, AntennaStates antenna) {
+        return new RunAssessment(run, radio, conditions, antenna);
+    }
+
+    private static List<PortState> endOfRun(Run run, Radio radio, AntennaStates antenna) {
+        if (radio.matching() != Matching.AT_ANTENNA) {
+            return antenna.states();
+        }
+        double flatOhm = run.flatTerminationOhm(radio.impedanceOhm());
+        return List.of(PortState.atImpedance(Complex.ofCartesian(flatOhm, 0)));
+    }
+
+    /** Sum over the elements of what each loses into its own impedance, dB. */
+    public double matchedLossDb() {
+        return run.matchedLossDb(conditions.frequencyMHz(), conditions.ambientC());
+    }
+
+    /** Power entering the run over power leaving it, dB. */
+    public double runLossDb() {
+        return -10 * Math.log10(angles.meanEfficiency());
+    }
+
+    /** Additional loss in the run because of SWR, dB; not the reflection at the radio. */
+    public double mismatchLossDb() {
+        return runLossDb() - matchedLossDb();
+    }
+
+    /** Loss of the matching unit, dB; it is in no element. */
+    public double matchingLossDb() {
+        return radio.unitLossDb();
+    }
+
+    /** Power that came back to the radio instead of entering the run, dB; 0 with a matching unit at the radio. */
+    public double reflectionLossDb() {
+        return 10 * Math.log10(angles.meanEfficiency() / angles.meanAccepted());
+    }
+
+    /** Power the radio did not make because of the SWR it saw, dB. */
+    public double foldbackDb() {
+        return 10 * Math.log10(angles.meanAccepted() / angles.meanDelivered());
+    }
+
+    /** From the radio's power to the power at the antenna, dB: all of the above together. */
+    public double totalLossDb() {
+        return -10 * Math.log10(angles.meanDelivered()) + matchingLossDb();
+    }
+
+    /** Total loss at the angle of the load that is worst, dB; equal to the total where the angle is known. */
+    public double totalLossAtWorstAngleDb() {
+        return -10 * Math.log10(angles.leastDelivered()) + matchingLossDb();
+    }
+
+    /** Power that the antenna gets, W; empty for a receiver. */
+    public OptionalDouble powerAtAntennaW() {
+        return radio.powerW().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(radio.powerW().getAsDouble() * Decibels.fractionLeft(totalLossDb()));
+    }
+
+    /** Least and greatest efficiency of the run over the angles of the load; empty where the angle is known. */
+    public Optional<EfficiencyRange> efficiencyRange() {
+        return antenna.isAngleKnown() ? Optional.empty() : Optional.of(angles.efficiencyRange());
+    }
+
+    /** SWR at the radio's end, in its impedance; infinite when nothing enters. */
+    public double swrAtRadio() {
+        return StandingWave.swrOf(angles.meanReflectionAtRadio());
+    }
+
+    /** SWR of the antenna itself, in the radio's impedance. */
+    public double swrAtAntenna() {
+        return StandingWave.swrOf(antenna.meanReflection(radio.impedanceOhm()));
+    }
+
+    /** What the run presents at the radio, ohm; empty where the load's angle is unknown. */
+    public Optional<Impedance> inputImpedance() {
+        if (!antenna.isAngleKnown() && radio.matching() != Matching.AT_ANTENNA) {
+            return Optional.empty();
+        }
+        Complex z = chain.whole().towardRadio(atAntenna.get(0)).impedance();
+        return Optional.of(new Impedance(z.real(), z.imag()));
+    }
+
+    /** What each element loses, in order from the radio; the losses add up to {@link #runLossDb()}. */
+    public List<ElementLoss> elements() {
+        double[] entering = new double[chain.elements().size() + 1];
+        double[] sent = new double[entering.length];
+        for (int k = 0; k < atAntenna.size(); k++) {
+            double[] powers = boundaryPowers(atAntenna.get(k));
+            for (int i = 0; i < powers.length; i++) {
+                entering[i] += powers[i] / powers[0];
+                sent[i] += powers[i] / powers[0] * angles.enteringFraction(k);
+            }
+        }
+        double wattsPerSent = radio.powerW().orElse(Double.NaN) * fractionBeforeRun() / atAntenna.size();
+        return IntStream.range(0, chain.elements().size())
+                .mapToObj(i -> new ElementLoss(
+                        Decibels.lossBetween(entering[i], entering[i + 1]),
+                        run.elements().get(i).matchedLossDb(conditions.frequencyMHz(), conditions.ambientC()),
+                        watts(sent[i] * wattsPerSent),
+                        watts(sent[i + 1] * wattsPerSent)))
+                .toList();
+    }
+
+    /** A unit at the radio takes its share before the run, one at the antenna after it. */
+    private double fractionBeforeRun() {
+        return radio.matching() == Matching.AT_RADIO ? Decibels.fractionLeft(matchingLossDb()) : 1;
+    }
+
+    private OptionalDouble watts(double value) {
+        return radio.powerW().isEmpty() ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    /** Real power at each boundary, radio's end first, for one state of the antenna end. */
+    private double[] boundaryPowers(PortState antenna) {
+        double[] powers = new double[chain.elements().size() + 1];
+        PortState state = antenna;
+        powers[powers.length - 1] = state.power();
+        for (int i = powers.length - 2; i >= 0; i--) {
+            state = chain.elements().get(i).towardRadio(state);
+            powers[i] = state.power();
+        }
+        return powers;
+    }
+
+    /**
+     * An impedance.
+     *
+     * @param resistanceOhm real part
+     * @param reactanceOhm imaginary part, positive for inductive
+     */
+    public record Impedance(double resistanceOhm, double reactanceOhm) {}
+
+    /**
+     * Power out over power in of the run alone, 0 to 1.
+     *
+     * @param min at the worst angle of the load
+     * @param max at the best
+     */
+    public record EfficiencyRange(double min, double max) {}
+
+    /**
+     * What one element does to the power.
+     *
+     * @param lossDb real loss, standing wave included
+     * @param matchedLossDb what it would lose into its own impedance
+     * @param powerInW mean real power entering it; empty for a receiver
+     * @param powerOutW mean real power leaving it; empty for a receiver
+     */
+    public record ElementLoss(double lossDb, double matchedLossDb, OptionalDouble powerInW, OptionalDouble powerOutW) {}
+}

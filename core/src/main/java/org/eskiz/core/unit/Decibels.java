@@ -1,0 +1,31 @@
+package org.eskiz.core.unit;
+
+/** Decibels of power: {@code 10·log10} of a ratio of two powers, positive for a loss. */
+public final class Decibels {
+
+    /** Decibels in one neper: 20 / ln 10, about 8.686. */
+    public static final double PER_NEPER = 20 / Math.log(10);
+
+    private Decibels() {}
+
+    /**
+     * Loss between two powers.
+     *
+     * @param powerIn power before, in any unit, above 0
+     * @param powerOut power after, in the same unit; 0 gives positive infinity
+     * @return 10·log10(powerIn / powerOut), in dB
+     */
+    public static double lossBetween(double powerIn, double powerOut) {
+        return 10 * Math.log10(powerIn / powerOut);
+    }
+
+    /**
+     * Fraction of power that a loss leaves.
+     *
+     * @param lossDb loss in dB
+     * @return 10^(−lossDb/10): 1 for no loss, 0.5 for about 3.01 dB
+     */
+    public static double fractionLeft(double lossDb) {
+        return Math.pow(10, -lossDb / 10);
+    }
+}

@@ -1,0 +1,10 @@
+package org.eskiz.core.unit;
+
+/** Constants of nature. */
+public final class Physics {
+
+    /** Speed of light in vacuum, metres per second: exact, by the definition of the metre (SI brochure, 9th edition). */
+    public static final double SPEED_OF_LIGHT = 299_792_458;
+
+    private Physics() {}
+}
