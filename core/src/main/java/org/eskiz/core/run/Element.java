@@ -11,6 +11,9 @@ public sealed interface Element {
     /** What the element loses into its own impedance, in dB, at least 0. */
     double matchedLossDb(double frequencyMHz, double ambientC);
 
+    /** Whether the loss at a frequency lies beyond what is known of the element. */
+    boolean isExtrapolatedAt(double frequencyMHz);
+
     /**
      * A length of cable.
      *
@@ -26,6 +29,11 @@ public sealed interface Element {
         @Override
         public double matchedLossDb(double frequencyMHz, double ambientC) {
             return cable.attenuation().dbPer100m(frequencyMHz, ambientC) * lengthM / 100;
+        }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            return cable.isExtrapolatedAt(frequencyMHz);
         }
     }
 
@@ -45,6 +53,11 @@ public sealed interface Element {
         public double matchedLossDb(double frequencyMHz, double ambientC) {
             return loss.lossDb(frequencyMHz);
         }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            return loss.isExtrapolatedAt(frequencyMHz);
+        }
     }
 
     /**
@@ -62,6 +75,11 @@ public sealed interface Element {
         @Override
         public double matchedLossDb(double frequencyMHz, double ambientC) {
             return loss.lossDb(frequencyMHz);
+        }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            return loss.isExtrapolatedAt(frequencyMHz);
         }
     }
 }

@@ -57,6 +57,26 @@ public final class RunAssessment {
         return List.of(PortState.atImpedance(Complex.ofCartesian(flatOhm, 0)));
     }
 
+    /** What was assessed. */
+    public Run run() {
+        return run;
+    }
+
+    /** What feeds the run. */
+    public Radio radio() {
+        return radio;
+    }
+
+    /** Frequency and temperature of this assessment. */
+    public Conditions conditions() {
+        return conditions;
+    }
+
+    /** Whether any element's loss at this frequency is an extrapolation beyond what is known of it. */
+    public boolean isExtrapolated() {
+        return run.elements().stream().anyMatch(e -> e.isExtrapolatedAt(conditions.frequencyMHz()));
+    }
+
     /** Sum over the elements of what each loses into its own impedance, dB. */
     public double matchedLossDb() {
         return run.matchedLossDb(conditions.frequencyMHz(), conditions.ambientC());

@@ -1,0 +1,131 @@
+package org.eskiz.core.choice;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.core.run.AntennaStates;
+import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Run;
+import org.eskiz.core.run.RunAssessment;
+import org.eskiz.core.run.RunTooLossyException;
+
+/** Candidates put one after the other into the same run. */
+public final class Comparison {
+
+    private final Place place;
+    private final List<Band> bands;
+    private final List<AntennaStates> antennas;
+    private final List<Requirement> requirements;
+
+    private Comparison(Place place, List<Band> bands, List<Requirement> requirements) {
+        this.place = place;
+        this.bands = List.copyOf(bands);
+        this.requirements = List.copyOf(requirements);
+        List<AntennaStates> found = new ArrayList<>();
+        for (Band band : bands) {
+            found.add(AntennaStates.of(band.load(), place.run(), band.radio(), band.conditions()));
+        }
+        this.antennas = List.copyOf(found);
+    }
+
+    /**
+     * Prepares a comparison.
+     *
+     * @param place the run as it is, and which of its sections are to be replaced
+     * @param bands where it is judged
+     * @param requirements what is asked on every band
+     * @throws org.eskiz.core.run.ImpossibleReadingException when the run cannot show an SWR that was read at the radio
+     */
+    public static Comparison in(Place place, List<Band> bands, List<Requirement> requirements) {
+        return new Comparison(place, bands, requirements);
+    }
+
+    /** A row for each candidate, in the order of a school. */
+    public List<Row> rows(List<Candidate> candidates, Preference preference) {
+        return candidates.stream().map(this::row).sorted(preference.order()).toList();
+    }
+
+    /** One candidate in place. */
+    public Row row(Candidate candidate) {
+        Run tried = place.filledWith(candidate.cable());
+        List<Cell> cells = new ArrayList<>();
+        for (int band = 0; band < bands.size(); band++) {
+            cells.add(cell(tried, band));
+        }
+        return new Row(
+                candidate,
+                Suitability.of(candidate, place.nominalOhm(radioOhm())),
+                cells,
+                cost(candidate),
+                massKg(candidate));
+    }
+
+    private Cell cell(Run tried, int band) {
+        Band at = bands.get(band);
+        try {
+            var assessment = RunAssessment.of(tried, at.radio(), at.conditions(), antennas.get(band));
+            return new Cell(Optional.of(assessment), Judgement.of(band, assessment, requirements));
+        } catch (RunTooLossyException e) {
+            return new Cell(Optional.empty(), Judgement.tooLossy(band, e.matchedLossDb()));
+        }
+    }
+
+    private double radioOhm() {
+        return bands.get(0).radio().impedanceOhm();
+    }
+
+    private Optional<Money> cost(Candidate candidate) {
+        Optional<Money> cable = candidate.pricePerM().map(p -> p.times(place.lengthM()));
+        return place.connectorPrices().stream().reduce(cable, Costs::sum);
+    }
+
+    private OptionalDouble massKg(Candidate candidate) {
+        return candidate.massGPerM().isEmpty()
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(candidate.massGPerM().getAsDouble() * place.lengthM() / 1000);
+    }
+
+    /**
+     * A run, and the sections of it that the chosen cable will fill.
+     *
+     * @param run as it is now
+     * @param sections indices of its replaceable lines, at least one
+     * @param connectorPrices price of the connector at each joint that touches one of them; empty where not known
+     */
+    public record Place(Run run, List<Integer> sections, List<Optional<Money>> connectorPrices) {
+
+        public Place {
+            sections = List.copyOf(sections);
+            connectorPrices = List.copyOf(connectorPrices);
+            if (sections.isEmpty()) {
+                throw new IllegalArgumentException("a comparison needs at least one LINE marked as candidate, not 0");
+            }
+        }
+
+        /** Length of the sections together, m. */
+        public double lengthM() {
+            return sections.stream()
+                    .mapToDouble(i -> ((Element.Line) run.elements().get(i)).lengthM())
+                    .sum();
+        }
+
+        /** The impedance that stands where the first section begins: the radio's, changed by transformers before it. */
+        double nominalOhm(double radioOhm) {
+            double ohm = radioOhm;
+            for (Element e : run.elements().subList(0, sections.get(0))) {
+                ohm *= e instanceof Element.Transformer t ? t.impedanceRatio() : 1;
+            }
+            return ohm;
+        }
+
+        Run filledWith(Cable cable) {
+            List<Element> elements = new ArrayList<>(run.elements());
+            for (int i : sections) {
+                elements.set(i, new Element.Line(cable, ((Element.Line) elements.get(i)).lengthM()));
+            }
+            return new Run(elements);
+        }
+    }
+}

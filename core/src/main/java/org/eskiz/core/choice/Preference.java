@@ -1,0 +1,26 @@
+package org.eskiz.core.choice;
+
+import java.util.Comparator;
+
+/** The operator's school: which of the cables that will do comes first. */
+public enum Preference {
+    /** The least cost that passes; a cable without a price comes after those that have one. */
+    LEAST_COST(Comparator.comparing(Row::cost, Costs.KNOWN_AND_LEAST_FIRST)),
+    /** The most to spare over what is asked, on the band that has least of it. */
+    MOST_MARGIN(Comparator.comparingDouble((Row row) -> -row.leastSpareDb()));
+
+    private final Comparator<Row> withinVerdict;
+
+    Preference(Comparator<Row> withinVerdict) {
+        this.withinVerdict = withinVerdict;
+    }
+
+    /** Suited cables first, then by verdict, then by this school; what still ties, by margin and by name. */
+    Comparator<Row> order() {
+        return Comparator.comparing(Row::suitability)
+                .thenComparing(Row::verdict)
+                .thenComparing(withinVerdict)
+                .thenComparingDouble(row -> -row.leastSpareDb())
+                .thenComparing(row -> row.candidate().id());
+    }
+}

@@ -1,0 +1,31 @@
+package org.eskiz.server;
+
+import org.eskiz.server.catalogue.BuiltInLoader;
+import org.eskiz.server.plan.DemoLoader;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.stereotype.Component;
+
+/** What has to be in the database before the first request: the catalogue, and the demo unless it is not wanted. */
+@Component
+class FirstData implements ApplicationRunner {
+
+    private final BuiltInLoader catalogue;
+    private final DemoLoader demo;
+    private final boolean demoWanted;
+
+    FirstData(BuiltInLoader catalogue, DemoLoader demo, @Value("${eskiz.demo}") boolean demoWanted) {
+        this.catalogue = catalogue;
+        this.demo = demo;
+        this.demoWanted = demoWanted;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) {
+        catalogue.load();
+        if (demoWanted) {
+            demo.loadOnce();
+        }
+    }
+}

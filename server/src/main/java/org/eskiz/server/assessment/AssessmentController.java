@@ -1,0 +1,41 @@
+package org.eskiz.server.assessment;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping(path = "/api", consumes = MediaType.APPLICATION_JSON_VALUE)
+@Tag(name = "assessment")
+class AssessmentController {
+
+    private final AssessmentService assessments;
+    private final ComparisonService comparisons;
+
+    AssessmentController(AssessmentService assessments, ComparisonService comparisons) {
+        this.assessments = assessments;
+        this.comparisons = comparisons;
+    }
+
+    @PostMapping("/assessments")
+    @Operation(operationId = "assess", summary = "What a run does on every band")
+    AssessmentResponse assess(@RequestBody AssessmentRequest request) {
+        return assessments.assess(request);
+    }
+
+    @PostMapping("/fits")
+    @Operation(operationId = "fit", summary = "The attenuation law nearest to rows of a data sheet")
+    FitResponse fit(@RequestBody FitRequest request) {
+        return assessments.fit(request);
+    }
+
+    @PostMapping("/comparisons")
+    @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
+    ComparisonResponse compare(@RequestBody ComparisonRequest request) {
+        return comparisons.compare(request);
+    }
+}

@@ -1,0 +1,28 @@
+package org.eskiz.server.assessment;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.eskiz.server.http.Within;
+
+/**
+ * A run, what feeds it, and the bands to look at.
+ *
+ * @param ambientC temperature of the cable, default 20
+ */
+public record AssessmentRequest(
+        @Valid RadioRequest radio,
+
+        @Within(what = "ambient temperature in °C", min = -60, max = 120)
+        Double ambientC,
+
+        @Size(max = MOST_ELEMENTS, message = "must be at most {max} elements")
+        List<@Valid @NotNull(message = "must be an element, not null") ElementRequest> run,
+
+        @Size(max = MOST_BANDS, message = "must be at most {max} bands")
+        List<@Valid @NotNull(message = "must be a band, not null") BandRequest> bands) {
+
+    static final int MOST_ELEMENTS = 64;
+    static final int MOST_BANDS = 64;
+}

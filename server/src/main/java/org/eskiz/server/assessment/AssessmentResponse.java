@@ -1,0 +1,51 @@
+package org.eskiz.server.assessment;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+
+/** One entry a band, in the order of the request. */
+public record AssessmentResponse(List<BandResponse> bands) {
+
+    /**
+     * What the run does on one band. Losses add up: matched + mismatch = run; run + matching + reflection + foldback =
+     * total.
+     */
+    public record BandResponse(
+            String id,
+            String name,
+            double frequencyMHz,
+            double matchedLossDb,
+            double mismatchLossDb,
+            double runLossDb,
+            double matchingLossDb,
+            double reflectionLossDb,
+            double foldbackDb,
+            double totalLossDb,
+            @Schema(description = "null for a receiver") Double powerAtAntennaW,
+
+            @Schema(description = "of the run, where the angle of the load is unknown")
+            RangeResponse efficiencyRange,
+
+            @Schema(description = "null for an SWR without limit")
+            Double swrAtRadio,
+
+            @Schema(description = "null for an SWR without limit")
+            Double swrAtAntenna,
+
+            @Schema(description = "where the angle of the load is known")
+            ImpedanceResponse inputImpedance,
+
+            List<ElementResponse> elements,
+            List<FindingResponse> notes) {}
+
+    public record RangeResponse(double min, double max) {}
+
+    public record ImpedanceResponse(double resistanceOhm, double reactanceOhm) {}
+
+    public record ElementResponse(
+            String id,
+            double lossDb,
+            double matchedLossDb,
+            @Schema(description = "null for a receiver") Double powerInW,
+            @Schema(description = "null for a receiver") Double powerOutW) {}
+}

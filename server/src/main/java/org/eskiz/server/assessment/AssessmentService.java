@@ -1,0 +1,72 @@
+package org.eskiz.server.assessment;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.eskiz.core.cable.AttenuationFit;
+import org.eskiz.core.choice.Band;
+import org.eskiz.core.run.Run;
+import org.eskiz.core.run.RunAssessment;
+import org.eskiz.core.run.RunTooLossyException;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.http.Faults;
+import org.springframework.stereotype.Service;
+
+/** Assesses runs and fits sheets; stores nothing. */
+@Service
+public class AssessmentService {
+
+    private final CatalogueService catalogues;
+
+    AssessmentService(CatalogueService catalogues) {
+        this.catalogues = catalogues;
+    }
+
+    /** Assesses a run on every band. */
+    public AssessmentResponse assess(AssessmentRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        new RequestCheck(catalogue, faults).complete(request);
+        faults.refuse();
+
+        Run run = new CoreReading(catalogue).run(request);
+        List<Band> bands = CoreReading.bands(request);
+        List<RunAssessment> assessments = new ArrayList<>();
+        for (int i = 0; i < bands.size(); i++) {
+            assessments.add(assess(run, bands.get(i), i, faults));
+        }
+        faults.refuse();
+        return answer(request, run, assessments);
+    }
+
+    private static RunAssessment assess(Run run, Band at, int band, Faults faults) {
+        try {
+            return RunAssessment.of(run, at.radio(), at.conditions(), at.load());
+        } catch (RunTooLossyException e) {
+            faults.add("run", e.getMessage());
+            return null;
+        } catch (IllegalArgumentException e) {
+            faults.add("bands[" + band + "].load.swrAtRadio", e.getMessage());
+            return null;
+        }
+    }
+
+    private static AssessmentResponse answer(AssessmentRequest request, Run run, List<RunAssessment> assessments) {
+        var writing = new BandWriting(request.run(), run, null);
+        List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
+        for (int i = 0; i < assessments.size(); i++) {
+            answers.add(writing.band(request.bands().get(i), assessments.get(i)));
+        }
+        return new AssessmentResponse(answers);
+    }
+
+    /** Fits the attenuation law to rows of a data sheet. */
+    FitResponse fit(FitRequest request) {
+        Faults faults = Faults.in(request);
+        new RequestCheck(new Catalogue(List.of(), List.of()), faults).points("points", request.points());
+        faults.refuse();
+        AttenuationFit fit = AttenuationFit.of(CoreReading.points(request.points()));
+        return new FitResponse(
+                fit.attenuation().k1(), fit.attenuation().k2(), fit.worstRelativeResidual(), fit.relativeResiduals());
+    }
+}

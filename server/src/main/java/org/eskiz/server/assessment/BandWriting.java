@@ -1,0 +1,123 @@
+package org.eskiz.server.assessment;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Matching;
+import org.eskiz.core.run.Run;
+import org.eskiz.core.run.RunAssessment;
+
+/** Writes what the core found on a band, with what an operator should know about it. */
+final class BandWriting {
+
+    /** Less reflection than this at the radio is not worth a sentence. */
+    private static final double NOTEWORTHY_REFLECTION_DB = 0.05;
+
+    private final List<ElementRequest> elements;
+    private final Run run;
+    private final String candidateName;
+
+    /**
+     * @param elements as requested
+     * @param run as assessed; its candidate lines may hold another cable than requested
+     * @param candidateName name of the cable in the candidate lines; null for the requested one
+     */
+    BandWriting(List<ElementRequest> elements, Run run, String candidateName) {
+        this.elements = elements;
+        this.run = run;
+        this.candidateName = candidateName;
+    }
+
+    AssessmentResponse.BandResponse band(BandRequest band, RunAssessment a) {
+        return new AssessmentResponse.BandResponse(
+                band.id(),
+                band.name(),
+                a.conditions().frequencyMHz(),
+                a.matchedLossDb(),
+                a.mismatchLossDb(),
+                a.runLossDb(),
+                a.matchingLossDb(),
+                a.reflectionLossDb(),
+                a.foldbackDb(),
+                a.totalLossDb(),
+                boxed(a.powerAtAntennaW()),
+                a.efficiencyRange()
+                        .map(r -> new AssessmentResponse.RangeResponse(r.min(), r.max()))
+                        .orElse(null),
+                finite(a.swrAtRadio()),
+                finite(a.swrAtAntenna()),
+                a.inputImpedance()
+                        .map(z -> new AssessmentResponse.ImpedanceResponse(z.resistanceOhm(), z.reactanceOhm()))
+                        .orElse(null),
+                elements(a),
+                findings(band, a));
+    }
+
+    private List<AssessmentResponse.ElementResponse> elements(RunAssessment a) {
+        List<AssessmentResponse.ElementResponse> answers = new ArrayList<>();
+        for (RunAssessment.ElementLoss e : a.elements()) {
+            answers.add(new AssessmentResponse.ElementResponse(
+                    elements.get(answers.size()).id(),
+                    e.lossDb(),
+                    e.matchedLossDb(),
+                    boxed(e.powerInW()),
+                    boxed(e.powerOutW())));
+        }
+        return answers;
+    }
+
+    private List<FindingResponse> findings(BandRequest band, RunAssessment a) {
+        List<FindingResponse> findings = new ArrayList<>();
+        for (int i = 0; i < elements.size(); i++) {
+            if (run.elements().get(i).isExtrapolatedAt(a.conditions().frequencyMHz())) {
+                findings.add(extrapolated(elements.get(i), run.elements().get(i), band));
+            }
+        }
+        boolean unitAtAntenna = a.radio().matching() == Matching.AT_ANTENNA;
+        if (unitAtAntenna && a.reflectionLossDb() > NOTEWORTHY_REFLECTION_DB) {
+            findings.add(new FindingResponse(
+                    "REFLECTS_AT_RADIO",
+                    FindingResponse.Severity.CAUTION,
+                    null,
+                    band.id(),
+                    Map.of("reflectionLossDb", a.reflectionLossDb(), "swrAtRadio", a.swrAtRadio()),
+                    "the line is flat, but not of the radio's impedance: it still reflects at the radio"));
+        }
+        return findings;
+    }
+
+    private FindingResponse extrapolated(ElementRequest asked, Element element, BandRequest band) {
+        boolean isLine = element instanceof Element.Line;
+        String what = isLine ? sheetName((ElementRequest.Line) asked) : ((ElementRequest.Joint) asked).connectorKey();
+        return new FindingResponse(
+                isLine ? "EXTRAPOLATED_CABLE" : "EXTRAPOLATED_JOINT",
+                FindingResponse.Severity.INFO,
+                asked.id(),
+                band.id(),
+                Map.of("of", what, "frequencyMHz", band.frequencyMHz()),
+                isLine
+                        ? "extrapolated beyond the sheet of " + what
+                        : "above the highest frequency of connector " + what + ": its loss is extrapolated");
+    }
+
+    private String sheetName(ElementRequest.Line line) {
+        if (candidateName != null && Boolean.TRUE.equals(line.candidate())) {
+            return candidateName;
+        }
+        if (line.cableKey() != null) {
+            return line.cableKey();
+        }
+        return line.name() == null ? "a cable of one's own" : line.name();
+    }
+
+    static Double boxed(OptionalDouble value) {
+        return value.isEmpty() ? null : Double.valueOf(value.getAsDouble());
+    }
+
+    /** JSON has no infinity: what has no limit is null. */
+    static Double finite(double value) {
+        return Double.isFinite(value) ? value : null;
+    }
+}

@@ -1,0 +1,85 @@
+package org.eskiz.server.assessment;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Map;
+import org.eskiz.core.choice.Suitability;
+import org.eskiz.core.choice.Verdict;
+
+/**
+ * The ledger.
+ *
+ * @param presentRowId the row of the cable that is in the run now; null where the candidates hold different cables
+ * @param rows in order of preference
+ * @param details the cells asked for, with their elements
+ */
+public record ComparisonResponse(String presentRowId, List<RowResponse> rows, List<DetailResponse> details) {
+
+    /**
+     * One cable in the place of the candidate lines.
+     *
+     * @param reasons the worst first; empty for a pass
+     * @param leastSpareDb how much more loss would do on the tightest band; null where nothing is asked
+     * @param cost null where a price is missing or currencies differ
+     */
+    public record RowResponse(
+            String id,
+            String name,
+            List<AssignmentResponse> assignment,
+            Suitability suitability,
+            Verdict verdict,
+            List<ReasonResponse> reasons,
+            Double leastSpareDb,
+            CostResponse cost,
+            MassResponse mass,
+            List<CellResponse> cells) {}
+
+    /** What stands in one of the candidate lines. */
+    public record AssignmentResponse(
+            @Schema(description = "null when the request gave none")
+            String elementId,
+
+            int element,
+            SourceResponse source,
+            double lengthM) {}
+
+    /** Where a cable comes from: a key of the catalogue, or the client's own id. */
+    public record SourceResponse(String cableKey, String candidateId) {}
+
+    public record CostResponse(
+            BigDecimal amount,
+            String currency,
+
+            @Schema(description = "whether any price in it is a sample")
+            boolean sample) {}
+
+    public record MassResponse(double totalKg) {}
+
+    /**
+     * One band in short.
+     *
+     * @param totalLossDb null when the run loses more than can be assessed
+     * @param powerAtAntennaW null for a receiver or when nothing can be assessed
+     * @param worstAngleLossDb total loss at the worst angle of the load; equal to the total where the angle is known
+     */
+    public record CellResponse(
+            String bandId,
+            Double totalLossDb,
+            Double powerAtAntennaW,
+            Double worstAngleLossDb,
+            Double swrAtRadio,
+            Verdict verdict) {}
+
+    /**
+     * Why a row is not a plain pass.
+     *
+     * @param code {@code MISSED}, {@code LITTLE_TO_SPARE} and so on
+     * @param band position of the band in the request
+     * @param values {@code asked} and {@code reached} in the unit of the requirement's {@code kind}
+     */
+    public record ReasonResponse(
+            String code, Verdict verdict, int band, String bandId, Map<String, Object> values, String text) {}
+
+    public record DetailResponse(String rowId, int band, AssessmentResponse.BandResponse assessment) {}
+}

@@ -1,0 +1,128 @@
+package org.eskiz.server.assessment;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.AttenuationPoint;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.InsertionLoss;
+import org.eskiz.core.choice.Band;
+import org.eskiz.core.choice.Requirement;
+import org.eskiz.core.run.Conditions;
+import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Load;
+import org.eskiz.core.run.Matching;
+import org.eskiz.core.run.Radio;
+import org.eskiz.core.run.Run;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.Connector;
+
+/** From a checked request to the core's types; defaults of the interface are filled in here and nowhere else. */
+final class CoreReading {
+
+    private static final double DEFAULT_IMPEDANCE_OHM = 50;
+    private static final double DEFAULT_AMBIENT_C = 20;
+    private static final RadioRequest UNSTATED_RADIO = new RadioRequest(null, null, null, null, null, null);
+
+    private final Catalogue catalogue;
+
+    CoreReading(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    Run run(AssessmentRequest request) {
+        return new Run(request.run().stream().map(this::element).toList());
+    }
+
+    static List<Band> bands(AssessmentRequest request) {
+        RadioRequest radio = requireNonNullElse(request.radio(), UNSTATED_RADIO);
+        double ambientC = requireNonNullElse(request.ambientC(), DEFAULT_AMBIENT_C);
+        return request.bands().stream()
+                .map(b -> new Band(radio(radio, b), new Conditions(b.frequencyMHz(), ambientC), load(b.load())))
+                .toList();
+    }
+
+    private static Radio radio(RadioRequest radio, BandRequest band) {
+        return new Radio(
+                optional(or(band.powerW(), radio.powerW())),
+                requireNonNullElse(radio.impedanceOhm(), DEFAULT_IMPEDANCE_OHM),
+                requireNonNullElse(or(band.matching(), radio.matching()), Matching.AT_RADIO),
+                requireNonNullElse(or(band.matchingLossDb(), radio.matchingLossDb()), 0.0),
+                requireNonNullElse(or(band.foldback(), radio.foldback()), false));
+    }
+
+    private static Load load(LoadRequest load) {
+        if (load.swr() != null) {
+            return new Load.SwrAtAntenna(load.swr(), optional(load.referenceOhm()));
+        }
+        if (load.swrAtRadio() != null) {
+            return new Load.SwrAtRadio(load.swrAtRadio(), optional(load.referenceOhm()));
+        }
+        return new Load.Impedance(load.resistanceOhm(), load.reactanceOhm());
+    }
+
+    private Element element(ElementRequest element) {
+        if (element instanceof ElementRequest.Line line) {
+            return new Element.Line(cable(line.cableKey(), line.cable()), line.lengthM());
+        }
+        if (element instanceof ElementRequest.Joint joint) {
+            return joint(joint);
+        }
+        if (element instanceof ElementRequest.Device device) {
+            return new Element.Pad(flat(device.lossDb()), optional(device.impedanceOhm()));
+        }
+        var transformer = (ElementRequest.Transformer) element;
+        return new Element.Transformer(transformer.impedanceRatio(), flat(transformer.lossDb()));
+    }
+
+    private Element joint(ElementRequest.Joint joint) {
+        if (joint.connectorKey() == null) {
+            return new Element.Pad(flat(joint.lossDb()), optional(joint.impedanceOhm()));
+        }
+        Connector c = catalogue.connector(joint.connectorKey()).orElseThrow();
+        var loss = new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz());
+        return new Element.Pad(loss, OptionalDouble.of(requireNonNullElse(joint.impedanceOhm(), c.impedanceOhm())));
+    }
+
+    Cable cable(String key, CableRequest written) {
+        return written == null ? catalogue.cableType(key).orElseThrow().fittedCable() : cable(written);
+    }
+
+    private static Cable cable(CableRequest written) {
+        var attenuation = written.attenuation();
+        return attenuation.points() == null
+                ? Cable.ofCoefficients(
+                        written.impedanceOhm(),
+                        written.velocityFactor(),
+                        new Attenuation(attenuation.k1(), attenuation.k2()))
+                : Cable.ofSheet(written.impedanceOhm(), written.velocityFactor(), points(attenuation.points()));
+    }
+
+    static List<AttenuationPoint> points(List<CableRequest.PointRequest> points) {
+        return points.stream()
+                .map(p -> new AttenuationPoint(p.frequencyMHz(), p.attenuationDbPer100m()))
+                .toList();
+    }
+
+    static Requirement requirement(RequirementRequest asked) {
+        return switch (asked.kind()) {
+            case LEAST_POWER -> new Requirement.LeastPower(asked.powerW());
+            case MOST_LOSS -> new Requirement.MostLoss(asked.lossDb());
+            case LEAST_PERCENT -> new Requirement.LeastPercent(asked.percent());
+        };
+    }
+
+    private static InsertionLoss flat(Double lossDb) {
+        return new InsertionLoss.Flat(requireNonNullElse(lossDb, 0.0));
+    }
+
+    private static <T> T or(T own, T otherwise) {
+        return own == null ? otherwise : own;
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+}

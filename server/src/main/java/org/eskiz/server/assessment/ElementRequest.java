@@ -1,0 +1,73 @@
+package org.eskiz.server.assessment;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import jakarta.validation.Valid;
+import org.eskiz.server.http.PlainText;
+import org.eskiz.server.http.Within;
+
+/** One thing in the run, told apart by its {@code kind}. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = ElementRequest.Line.class, name = "LINE"),
+    @JsonSubTypes.Type(value = ElementRequest.Joint.class, name = "JOINT"),
+    @JsonSubTypes.Type(value = ElementRequest.Device.class, name = "DEVICE"),
+    @JsonSubTypes.Type(value = ElementRequest.Transformer.class, name = "TRANSFORMER")
+})
+public sealed interface ElementRequest {
+
+    /** Echoed in the answer; null for none. */
+    String id();
+
+    /** What the operator calls it; null for none. */
+    String name();
+
+    /**
+     * A length of cable: a key of the catalogue, or a cable written out.
+     *
+     * @param candidate whether a comparison may replace it
+     */
+    record Line(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            @PlainText(max = 64) String cableKey,
+            @Valid CableRequest cable,
+
+            @Within(what = Ranges.LENGTH, min = 0, max = 10_000)
+            Double lengthM,
+
+            Boolean candidate)
+            implements ElementRequest {}
+
+    /** One mated pair of connectors: a key of the catalogue, or a loss. */
+    record Joint(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            @PlainText(max = 64) String connectorKey,
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
+            Double impedanceOhm)
+            implements ElementRequest {}
+
+    /** Anything else that loses a stated amount: an arrestor, a switch, a filter. */
+    record Device(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
+            Double impedanceOhm)
+            implements ElementRequest {}
+
+    /** A transformer; its ratio is antenna side over radio side. */
+    record Transformer(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+
+            @Within(what = "impedance ratio", min = 1e-3, max = 1e3)
+            Double impedanceRatio,
+
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb)
+            implements ElementRequest {}
+}

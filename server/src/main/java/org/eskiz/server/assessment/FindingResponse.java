@@ -1,0 +1,22 @@
+package org.eskiz.server.assessment;
+
+import java.util.Map;
+
+/**
+ * Something an operator should know about a figure.
+ *
+ * @param code what it is; sentences for people are made from it in the front end
+ * @param severity how much it matters
+ * @param elementId element it concerns; null for none or for one without an id
+ * @param bandId band it concerns; null likewise
+ * @param values the numbers and names in it, in base units
+ * @param text the same in English, for whoever has no sentence of their own
+ */
+public record FindingResponse(
+        String code, Severity severity, String elementId, String bandId, Map<String, Object> values, String text) {
+
+    public enum Severity {
+        INFO,
+        CAUTION
+    }
+}

@@ -1,0 +1,140 @@
+package org.eskiz.server.assessment;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.stream.Stream;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.http.Faults;
+
+/** What a single field cannot tell: what is missing, what contradicts, and what is unknown. */
+final class RequestCheck {
+
+    private final Catalogue catalogue;
+    private final Faults faults;
+
+    RequestCheck(Catalogue catalogue, Faults faults) {
+        this.catalogue = catalogue;
+        this.faults = faults;
+    }
+
+    /** Everything that has to be there before a run can be assessed. */
+    void complete(AssessmentRequest request) {
+        references("", request);
+        require("run", request.run());
+        if (request.bands() == null || request.bands().isEmpty()) {
+            faults.add("bands", "must be at least one band");
+        }
+        each("run", request.run(), this::complete);
+        each("bands", request.bands(), this::complete);
+    }
+
+    /** Only that every key named is known; an unfinished plan may lack the rest. */
+    void references(String prefix, AssessmentRequest request) {
+        each(prefix + "run", request.run(), this::references);
+    }
+
+    private void references(String path, ElementRequest element) {
+        if (element instanceof ElementRequest.Line line) {
+            knownCable(path + ".cableKey", line.cableKey());
+        }
+        if (element instanceof ElementRequest.Joint joint
+                && joint.connectorKey() != null
+                && catalogue.connector(joint.connectorKey()).isEmpty()) {
+            faults.add(path + ".connectorKey", "there is no connector \"" + joint.connectorKey() + "\"");
+        }
+    }
+
+    void knownCable(String path, String key) {
+        if (key != null && catalogue.cableType(key).isEmpty()) {
+            faults.add(path, "there is no cable type \"" + key + "\"");
+        }
+    }
+
+    private void complete(String path, ElementRequest element) {
+        if (element instanceof ElementRequest.Line line) {
+            exactlyOne(path, "cableKey or cable", line.cableKey(), line.cable());
+            require(path + ".lengthM", line.lengthM());
+            complete(path + ".cable", line.cable());
+        } else if (element instanceof ElementRequest.Joint joint) {
+            exactlyOne(path, "connectorKey or lossDb", joint.connectorKey(), joint.lossDb());
+        } else if (element instanceof ElementRequest.Transformer transformer) {
+            require(path + ".impedanceRatio", transformer.impedanceRatio());
+        }
+    }
+
+    void complete(String path, CableRequest cable) {
+        if (cable == null) {
+            return;
+        }
+        require(path + ".impedanceOhm", cable.impedanceOhm());
+        require(path + ".velocityFactor", cable.velocityFactor());
+        require(path + ".attenuation", cable.attenuation());
+        if (cable.attenuation() != null) {
+            complete(path + ".attenuation", cable.attenuation());
+        }
+    }
+
+    private void complete(String path, CableRequest.AttenuationRequest attenuation) {
+        boolean coefficients = attenuation.k1() != null && attenuation.k2() != null;
+        boolean anyCoefficient = attenuation.k1() != null || attenuation.k2() != null;
+        boolean points = attenuation.points() != null;
+        if (points ? anyCoefficient : !coefficients) {
+            faults.add(path, "must be either k1 and k2 or points");
+        }
+        points(path + ".points", attenuation.points());
+    }
+
+    void points(String path, List<CableRequest.PointRequest> points) {
+        each(path, points, (where, point) -> {
+            require(where + ".frequencyMHz", point.frequencyMHz());
+            require(where + ".attenuationDbPer100m", point.attenuationDbPer100m());
+        });
+    }
+
+    private void complete(String path, BandRequest band) {
+        require(path + ".frequencyMHz", band.frequencyMHz());
+        require(path + ".load", band.load());
+        if (band.load() != null) {
+            complete(path + ".load", band.load());
+        }
+    }
+
+    private void complete(String path, LoadRequest load) {
+        boolean impedance = load.resistanceOhm() != null || load.reactanceOhm() != null;
+        Object known = impedance ? load : null;
+        exactlyOne(path, "an impedance, swr or swrAtRadio", known, load.swr(), load.swrAtRadio());
+        if (impedance) {
+            require(path + ".resistanceOhm", load.resistanceOhm());
+            require(path + ".reactanceOhm", load.reactanceOhm());
+        }
+        if (impedance && load.referenceOhm() != null) {
+            faults.add(path + ".referenceOhm", "belongs to an SWR, not to an impedance");
+        }
+    }
+
+    void exactlyOne(String path, String what, Object... values) {
+        long given = Stream.of(values).filter(Objects::nonNull).count();
+        if (given != 1) {
+            faults.add(path, "must have exactly one of " + what + ", not " + given);
+        }
+    }
+
+    void require(String path, Object value) {
+        if (value == null) {
+            faults.add(path, "must be given");
+        }
+    }
+
+    static <T> void each(String path, List<T> list, Visit<T> visit) {
+        for (int i = 0; list != null && i < list.size(); i++) {
+            if (list.get(i) != null) {
+                visit.at(path + "[" + i + "]", list.get(i));
+            }
+        }
+    }
+
+    /** Looks at one entry of a list, under its path. */
+    interface Visit<T> {
+        void at(String path, T entry);
+    }
+}

@@ -1,0 +1,119 @@
+package org.eskiz.server.assessment;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.eskiz.core.choice.Cell;
+import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Reason;
+import org.eskiz.core.choice.Requirement;
+import org.eskiz.core.choice.Row;
+import org.eskiz.core.run.RunAssessment;
+
+/** Writes the rows of a ledger. */
+final class RowWriting {
+
+    private final ComparisonRequest request;
+    private final CandidateReading candidates;
+
+    RowWriting(ComparisonRequest request, CandidateReading candidates) {
+        this.request = request;
+        this.candidates = candidates;
+    }
+
+    ComparisonResponse.RowResponse row(Row row) {
+        CandidateReading.Entry entry = candidates.entry(row.candidate().id());
+        return new ComparisonResponse.RowResponse(
+                row.candidate().id(),
+                entry.name(),
+                assignment(entry),
+                row.suitability(),
+                row.verdict(),
+                row.reasons().stream().map(this::reason).toList(),
+                BandWriting.finite(row.leastSpareDb()),
+                row.cost().map(c -> cost(c, entry.samplePrice())).orElse(null),
+                row.massKg().isEmpty()
+                        ? null
+                        : new ComparisonResponse.MassResponse(row.massKg().getAsDouble()),
+                cells(row));
+    }
+
+    Optional<ComparisonResponse.DetailResponse> detail(Row row, int band) {
+        CandidateReading.Entry entry = candidates.entry(row.candidate().id());
+        return row.cells().get(band).assessment().map(a -> {
+            var writing = new BandWriting(request.run(), a.run(), entry.name());
+            return new ComparisonResponse.DetailResponse(
+                    row.candidate().id(), band, writing.band(request.bands().get(band), a));
+        });
+    }
+
+    private List<ComparisonResponse.AssignmentResponse> assignment(CandidateReading.Entry entry) {
+        String ownId = entry.cableKey() == null ? entry.candidate().id() : null;
+        var source = new ComparisonResponse.SourceResponse(entry.cableKey(), ownId);
+        return candidates.sections().stream()
+                .map(i -> {
+                    var line = (ElementRequest.Line) request.run().get(i);
+                    return new ComparisonResponse.AssignmentResponse(line.id(), i, source, line.lengthM());
+                })
+                .toList();
+    }
+
+    private List<ComparisonResponse.CellResponse> cells(Row row) {
+        List<ComparisonResponse.CellResponse> cells = new ArrayList<>();
+        for (Cell cell : row.cells()) {
+            String bandId = request.bands().get(cells.size()).id();
+            cells.add(cell.assessment()
+                    .map(a -> cell(bandId, cell, a))
+                    .orElseGet(() -> new ComparisonResponse.CellResponse(
+                            bandId, null, null, null, null, cell.judgement().verdict())));
+        }
+        return cells;
+    }
+
+    private static ComparisonResponse.CellResponse cell(String bandId, Cell cell, RunAssessment a) {
+        return new ComparisonResponse.CellResponse(
+                bandId,
+                a.totalLossDb(),
+                BandWriting.boxed(a.powerAtAntennaW()),
+                a.totalLossAtWorstAngleDb(),
+                BandWriting.finite(a.swrAtRadio()),
+                cell.judgement().verdict());
+    }
+
+    private static ComparisonResponse.CostResponse cost(Money cost, boolean sample) {
+        BigDecimal amount = cost.amount().stripTrailingZeros();
+        return new ComparisonResponse.CostResponse(
+                amount.scale() < 0 ? amount.setScale(0) : amount,
+                cost.currency().getCurrencyCode(),
+                sample);
+    }
+
+    private ComparisonResponse.ReasonResponse reason(Reason reason) {
+        BandRequest band = request.bands().get(reason.band());
+        Map<String, Object> values = new LinkedHashMap<>();
+        reason.requirement().ifPresent(r -> {
+            values.put("kind", kind(r));
+            values.put("asked", r.asked());
+        });
+        values.put("reached", reason.reached());
+        return new ComparisonResponse.ReasonResponse(
+                reason.cause().name(),
+                reason.cause().verdict(),
+                reason.band(),
+                band.id(),
+                values,
+                ReasonText.of(reason, band));
+    }
+
+    private static RequirementRequest.Kind kind(Requirement requirement) {
+        if (requirement instanceof Requirement.LeastPower) {
+            return RequirementRequest.Kind.LEAST_POWER;
+        }
+        return requirement instanceof Requirement.MostLoss
+                ? RequirementRequest.Kind.MOST_LOSS
+                : RequirementRequest.Kind.LEAST_PERCENT;
+    }
+}

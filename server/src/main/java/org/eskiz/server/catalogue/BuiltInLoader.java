@@ -1,0 +1,71 @@
+package org.eskiz.server.catalogue;
+
+import static org.eskiz.server.catalogue.RevisionReading.facts;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Brings the stored catalogue up to the files that come with the application: a type whose figures changed gets a new
+ * revision, and what plans and decisions refer to stays as it was.
+ */
+@Component
+public class BuiltInLoader {
+
+    /** Any number, as long as every server of this application takes the same lock. */
+    private static final long LOCK = 0x45736b697aL;
+
+    private final CableTypeRepository types;
+    private final CableTypeRevisionRepository revisions;
+    private final ConnectorRepository connectors;
+    private final EntityManager database;
+    private final Clock clock;
+
+    BuiltInLoader(
+            CableTypeRepository types,
+            CableTypeRevisionRepository revisions,
+            ConnectorRepository connectors,
+            EntityManager database,
+            Clock clock) {
+        this.types = types;
+        this.revisions = revisions;
+        this.connectors = connectors;
+        this.database = database;
+        this.clock = clock;
+    }
+
+    /** Runs at every start; does nothing when nothing changed. A second server waits for the first. */
+    @Transactional
+    public void load() {
+        database.createNativeQuery("select pg_advisory_xact_lock(:lock)")
+                .setParameter("lock", LOCK)
+                .getSingleResult();
+        int position = 0;
+        for (Map.Entry<String, CableTypeRevisionEntity> read :
+                BuiltInFiles.cableTypes().entrySet()) {
+            loadType(read.getKey(), read.getValue(), position++);
+        }
+        BuiltInFiles.connectors().forEach(this::loadConnector);
+    }
+
+    private void loadType(String key, CableTypeRevisionEntity read, int position) {
+        Instant now = Instant.now(clock);
+        CableTypeEntity type = types.findByKeyAndOperatorIdIsNull(key)
+                .orElseGet(() -> types.save(CableTypeEntity.builtIn(key, position, now)));
+        Optional<CableTypeRevisionEntity> newest = revisions.findFirstByTypeOrderByNumberDesc(type);
+        if (newest.isEmpty() || !facts(newest.get()).equals(facts(read))) {
+            int number = newest.map(r -> r.number).orElse(0) + 1;
+            revisions.save(BuiltInFiles.placed(read, type, number, now));
+        }
+    }
+
+    private void loadConnector(ConnectorEntity read) {
+        connectors.findByKey(read.key).ifPresent(stored -> read.id = stored.id);
+        connectors.save(read);
+    }
+}

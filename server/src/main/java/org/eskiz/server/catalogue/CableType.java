@@ -1,0 +1,81 @@
+package org.eskiz.server.catalogue;
+
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.core.cable.AttenuationPoint;
+import org.eskiz.core.cable.Cable;
+
+/**
+ * A cable type as one revision of it says.
+ *
+ * @param key never changes
+ * @param builtIn whether it came with the application
+ * @param revision number of the revision, from 1
+ * @param revisionId identifies it for decisions
+ * @param facts what the revision says
+ * @param fittedCable what the computation makes of it
+ * @param worstRelativeResidual how far the fitted law misses a row of the sheet at most
+ */
+public record CableType(
+        String key,
+        boolean builtIn,
+        int revision,
+        UUID revisionId,
+        Instant revisedAt,
+        Facts facts,
+        Cable fittedCable,
+        double worstRelativeResidual) {
+
+    /**
+     * What is known of a type. Two revisions with equal facts say the same.
+     *
+     * @param price null where not known
+     * @param note what an operator should know before buying it; null for nothing
+     * @param points rows of the data sheet, by frequency
+     */
+    public record Facts(
+            String name,
+            String family,
+            Provenance provenance,
+            double impedanceOhm,
+            double velocityFactor,
+            boolean balanced,
+            Mechanics mechanics,
+            Ratings ratings,
+            Price price,
+            String note,
+            List<AttenuationPoint> points) {}
+
+    /** What can be held in the hand; null where not known. */
+    public record Mechanics(
+            Double outerDiameterMm,
+            Double massGPerM,
+            Double bendRadiusOnceMm,
+            Double bendRadiusRepeatedMm,
+            String jacket,
+            String centreConductor,
+            String shield,
+            String dielectric,
+            Double minInstallC,
+            Double minOperatingC,
+            Double maxOperatingC,
+            Boolean directBurial,
+            Boolean sunResistant,
+            Flexing flexing) {}
+
+    /** What it bears; null where not known. */
+    public record Ratings(Double peakVoltageV, Double averagePower30MHzW) {}
+
+    /**
+     * What a metre costs.
+     *
+     * @param perM decimal with four places, in the currency
+     * @param currency ISO 4217
+     * @param sample whether it is an invented price to try things with
+     * @param on day of the price; null where not known
+     */
+    public record Price(BigDecimal perM, String currency, boolean sample, LocalDate on) {}
+}

@@ -1,0 +1,31 @@
+package org.eskiz.server.catalogue;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+@Entity
+@Table(name = "cable_type")
+class CableTypeEntity {
+
+    @Id
+    UUID id;
+
+    UUID operatorId;
+    String key;
+    int position;
+    Instant createdAt;
+
+    protected CableTypeEntity() {}
+
+    static CableTypeEntity builtIn(String key, int position, Instant now) {
+        CableTypeEntity type = new CableTypeEntity();
+        type.id = UUID.randomUUID();
+        type.key = key;
+        type.position = position;
+        type.createdAt = now;
+        return type;
+    }
+}

@@ -1,0 +1,71 @@
+package org.eskiz.server.catalogue;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What cables and connectors there are. */
+@Service
+public class CatalogueService {
+
+    private final CableTypeRepository types;
+    private final CableTypeRevisionRepository revisions;
+    private final ConnectorRepository connectors;
+    private final OperatorService operators;
+
+    /** By revision, which never changes; so two servers on one database cannot disagree. */
+    private final Map<UUID, CableType> byRevision = new ConcurrentHashMap<>();
+
+    CatalogueService(
+            CableTypeRepository types,
+            CableTypeRevisionRepository revisions,
+            ConnectorRepository connectors,
+            OperatorService operators) {
+        this.types = types;
+        this.revisions = revisions;
+        this.connectors = connectors;
+        this.operators = operators;
+    }
+
+    /** The catalogue as it stands, every type at its newest revision. */
+    @Transactional(readOnly = true)
+    public Catalogue current() {
+        List<UUID> newest = revisions.newestIds(operators.current());
+        List<UUID> unread =
+                newest.stream().filter(id -> !byRevision.containsKey(id)).toList();
+        if (!unread.isEmpty()) {
+            revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionReading.read(r)));
+        }
+        return new Catalogue(newest.stream().map(byRevision::get).toList(), connectors());
+    }
+
+    /** Every revision of a type, newest first. */
+    @Transactional(readOnly = true)
+    public List<CableType> history(String key) {
+        List<CableType> history = revisions.history(key, operators.current()).stream()
+                .map(RevisionReading::read)
+                .toList();
+        if (history.isEmpty()) {
+            throw new NotHereException("cable type", key);
+        }
+        return history;
+    }
+
+    /** Ids of the types behind some keys, for foreign keys. */
+    @Transactional(readOnly = true)
+    public List<UUID> typeIds(Collection<String> keys) {
+        return keys.isEmpty() ? List.of() : types.idsOf(keys, operators.current());
+    }
+
+    private List<Connector> connectors() {
+        return connectors.findAllByOrderByPosition().stream()
+                .map(ConnectorEntity::connector)
+                .toList();
+    }
+}

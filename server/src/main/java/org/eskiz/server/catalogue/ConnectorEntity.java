@@ -1,0 +1,65 @@
+package org.eskiz.server.catalogue;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.math.BigDecimal;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+@Entity
+@Table(name = "connector")
+class ConnectorEntity {
+
+    @Id
+    UUID id;
+
+    String key;
+    int position;
+    String name;
+    double impedanceOhm;
+
+    @Column(name = "c1_db_per_sqrt_mhz")
+    double c1DbPerSqrtMHz;
+
+    @Column(name = "c2_db_per_mhz2")
+    double c2DbPerMHz2;
+
+    @Column(name = "max_mhz")
+    double maxMHz;
+
+    @Column(name = "peak_voltage_v")
+    double peakVoltageV;
+
+    boolean watertight;
+    Double fitsLeastMm;
+    Double fitsMostMm;
+    BigDecimal price;
+
+    @JdbcTypeCode(SqlTypes.CHAR)
+    @Column(length = 3)
+    String priceCurrency;
+
+    String note;
+
+    ConnectorEntity() {}
+
+    Connector connector() {
+        return new Connector(
+                key,
+                name,
+                impedanceOhm,
+                c1DbPerSqrtMHz,
+                c2DbPerMHz2,
+                maxMHz,
+                peakVoltageV,
+                watertight,
+                fitsLeastMm,
+                fitsMostMm,
+                price,
+                priceCurrency,
+                note);
+    }
+}

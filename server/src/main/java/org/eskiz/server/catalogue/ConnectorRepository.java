@@ -1,0 +1,15 @@
+package org.eskiz.server.catalogue;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.repository.Repository;
+
+interface ConnectorRepository extends Repository<ConnectorEntity, UUID> {
+
+    ConnectorEntity save(ConnectorEntity connector);
+
+    List<ConnectorEntity> findAllByOrderByPosition();
+
+    Optional<ConnectorEntity> findByKey(String key);
+}

@@ -1,0 +1,128 @@
+package org.eskiz.server.http;
+
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.ErrorResponse;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.MismatchedInputException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
+
+/** Every error that leaves the server, as {@code application/problem+json}. */
+@RestControllerAdvice
+class ProblemAdvice {
+
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    @ExceptionHandler(InvalidRequestException.class)
+    ResponseEntity<ProblemDetail> invalid(InvalidRequestException e) {
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "The request cannot be", e.getMessage(), e.faults());
+    }
+
+    @ExceptionHandler(NotHereException.class)
+    ResponseEntity<ProblemDetail> notHere(NotHereException e) {
+        return problem(HttpStatus.NOT_FOUND, "Not here", e.getMessage(), List.of());
+    }
+
+    /** The current state travels with the conflict, so that both versions can be shown side by side. */
+    @ExceptionHandler(ChangedMeanwhileException.class)
+    ResponseEntity<ProblemDetail> changed(ChangedMeanwhileException e) {
+        var answer = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage(), List.of());
+        answer.getBody().setProperty("current", e.current());
+        return answer;
+    }
+
+    @ExceptionHandler(HttpMessageNotReadableException.class)
+    ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (cause instanceof TooLargeException tooLarge) {
+                return tooLarge(tooLarge);
+            }
+            if (cause instanceof JacksonException json) {
+                return unreadable(json);
+            }
+        }
+        return problem(HttpStatus.BAD_REQUEST, "Unreadable", "the body is missing or cannot be read", List.of());
+    }
+
+    /** Also for a part of a request that is read later, such as a plan's document. */
+    @ExceptionHandler(JacksonException.class)
+    ResponseEntity<ProblemDetail> unreadable(JacksonException e) {
+        var fault = new FieldFault(JsonPaths.of(e), whatIsUnreadable(e));
+        String where = fault.path().isEmpty() ? "" : fault.path() + ": ";
+        return problem(HttpStatus.BAD_REQUEST, "Unreadable", where + fault.message(), List.of(fault));
+    }
+
+    private static String whatIsUnreadable(JacksonException e) {
+        if (e instanceof UnrecognizedPropertyException unknown) {
+            return "the field \"" + unknown.getPropertyName() + "\" is not known here";
+        }
+        if (e instanceof InvalidFormatException format && format.getTargetType().isEnum()) {
+            return "must be one of " + List.of(format.getTargetType().getEnumConstants()) + ", not \""
+                    + format.getValue() + "\"";
+        }
+        String original = e.getOriginalMessage();
+        return e instanceof MismatchedInputException ? JsonPaths.withoutJavaNames(original) : original;
+    }
+
+    @ExceptionHandler(TooLargeException.class)
+    ResponseEntity<ProblemDetail> tooLarge(TooLargeException e) {
+        return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", e.getMessage(), List.of());
+    }
+
+    @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+    ResponseEntity<ProblemDetail> badVariable(MethodArgumentTypeMismatchException e) {
+        return problem(
+                HttpStatus.NOT_FOUND,
+                "Not here",
+                "there is no " + e.getName() + " \"" + e.getValue() + "\"",
+                List.of());
+    }
+
+    @ExceptionHandler({CannotCreateTransactionException.class, DataAccessException.class})
+    ResponseEntity<ProblemDetail> databaseAway(Exception e) {
+        LOG.error("the database did not answer as it should", e);
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Database away",
+                "the database does not answer; nothing was changed, try again in a moment",
+                List.of());
+    }
+
+    /** Spring's own refusals (no such method, wrong media type, no such page) and whatever was not foreseen. */
+    @ExceptionHandler(Exception.class)
+    ResponseEntity<ProblemDetail> other(Exception e) {
+        if (e instanceof ErrorResponse known) {
+            HttpStatusCode status = known.getStatusCode();
+            return problem(status, "Refused", known.getBody().getDetail(), List.of());
+        }
+        LOG.error("not foreseen", e);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR, "Failed", "something failed inside; the log says more", List.of());
+    }
+
+    private static ResponseEntity<ProblemDetail> problem(
+            HttpStatusCode status, String title, String detail, List<FieldFault> faults) {
+        ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
+        body.setTitle(title);
+        if (!faults.isEmpty()) {
+            body.setProperty("errors", faults);
+        }
+        HttpHeaders headers = new HttpHeaders();
+        headers.setContentType(MediaType.APPLICATION_PROBLEM_JSON);
+        return new ResponseEntity<>(body, headers, status);
+    }
+}

@@ -1,0 +1,24 @@
+package org.eskiz.server.plan;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface DecisionRepository extends Repository<DecisionEntity, UUID> {
+
+    List<DecisionEntity> findByPlanIdOrderByDecidedAtDescIdAsc(UUID planId);
+
+    Optional<DecisionEntity> findByIdAndPlanId(UUID id, UUID planId);
+
+    @Query("""
+            select d from DecisionEntity d
+            where d.operatorId = :operator
+              and not exists (select w from DecisionWithdrawalEntity w where w.decisionId = d.id)
+            order by d.decidedAt""")
+    List<DecisionEntity> standing(UUID operator);
+
+    @Query("select w from DecisionWithdrawalEntity w where w.decisionId in :ids")
+    List<DecisionWithdrawalEntity> withdrawals(List<UUID> ids);
+}

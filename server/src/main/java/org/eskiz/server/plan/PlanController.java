@@ -1,0 +1,98 @@
+package org.eskiz.server.plan;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.server.http.InvalidRequestException;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/plans")
+@Tag(name = "plans")
+class PlanController {
+
+    private final PlanService plans;
+    private final DecisionService decisions;
+
+    PlanController(PlanService plans, DecisionService decisions) {
+        this.plans = plans;
+        this.decisions = decisions;
+    }
+
+    @GetMapping
+    @Operation(operationId = "listPlans", summary = "All plans by site and name, without their documents")
+    List<PlanSummary> list() {
+        return plans.list();
+    }
+
+    @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "createPlan", summary = "Store a new plan under an id made by the client")
+    PlanResponse create(@RequestBody PlanRequest request) {
+        if (request.id() == null) {
+            throw new InvalidRequestException("id", "must be given: the client makes it");
+        }
+        return plans.create(request);
+    }
+
+    @GetMapping("/{id}")
+    @Operation(operationId = "getPlan", summary = "One plan with its document")
+    PlanResponse get(@PathVariable UUID id) {
+        return plans.get(id);
+    }
+
+    @PutMapping(path = "/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "savePlan", summary = "Save over a version; 409 with the current plan when it changed")
+    PlanResponse save(@PathVariable UUID id, @RequestBody PlanRequest request) {
+        if (request.version() == null) {
+            throw new InvalidRequestException("version", "must be given: the version that was changed");
+        }
+        if (request.id() != null && !request.id().equals(id)) {
+            throw new InvalidRequestException("id", "must be " + id + " as in the URL, not " + request.id());
+        }
+        return plans.save(id, request);
+    }
+
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "deletePlan", summary = "Put a plan away; it can be restored")
+    void delete(@PathVariable UUID id) {
+        plans.delete(id);
+    }
+
+    @PostMapping("/{id}/restore")
+    @Operation(operationId = "restorePlan", summary = "Bring back a plan that was put away")
+    PlanResponse restore(@PathVariable UUID id) {
+        return plans.restore(id);
+    }
+
+    @GetMapping("/{id}/decisions")
+    @Operation(operationId = "listDecisions", summary = "Every choice made in a plan, newest first")
+    List<DecisionResponse> decisions(@PathVariable UUID id) {
+        return decisions.list(id);
+    }
+
+    @PostMapping(path = "/{id}/decisions", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "decide", summary = "Keep a choice with the figures of today")
+    DecisionResponse decide(@PathVariable UUID id, @RequestBody DecisionRequest request) {
+        return decisions.decide(id, request);
+    }
+
+    @PostMapping("/{id}/decisions/{decision}/withdrawal")
+    @Operation(operationId = "withdrawDecision", summary = "Say that a choice no longer stands")
+    DecisionResponse withdraw(@PathVariable UUID id, @PathVariable UUID decision) {
+        return decisions.withdraw(id, decision);
+    }
+}

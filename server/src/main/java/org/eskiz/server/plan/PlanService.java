@@ -1,0 +1,206 @@
+package org.eskiz.server.plan;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.http.ChangedMeanwhileException;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Keeps plans. */
+@Service
+class PlanService {
+
+    private final PlanRepository plans;
+    private final DecisionRepository decisions;
+    private final PlanDocuments documents;
+    private final CatalogueService catalogues;
+    private final OperatorService operators;
+    private final EntityManager database;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    PlanService(
+            PlanRepository plans,
+            DecisionRepository decisions,
+            PlanDocuments documents,
+            CatalogueService catalogues,
+            OperatorService operators,
+            EntityManager database,
+            PlatformTransactionManager transactions,
+            JsonMapper json,
+            Clock clock) {
+        this.plans = plans;
+        this.decisions = decisions;
+        this.documents = documents;
+        this.catalogues = catalogues;
+        this.operators = operators;
+        this.database = database;
+        this.transaction = new TransactionTemplate(transactions);
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    List<PlanSummary> list() {
+        Map<UUID, String> chosen = new HashMap<>();
+        decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d.cableName));
+        return plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()).stream()
+                .map(p -> new PlanSummary(p.id, p.version, p.site, p.name, p.demo, p.updatedAt, chosen.get(p.id)))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    PlanResponse get(UUID id) {
+        return response(existing(id));
+    }
+
+    /**
+     * Stores a new plan under the client's id. Sent again, the same create answers what is stored.
+     *
+     * @throws ChangedMeanwhileException when the id belongs to a plan that says something else
+     */
+    PlanResponse create(PlanRequest request) {
+        PlanDocument document = check(request);
+        try {
+            return transaction.execute(status -> createOrRepeat(request, document, false));
+        } catch (DataIntegrityViolationException raced) {
+            return transaction.execute(status -> createOrRepeat(request, document, false));
+        }
+    }
+
+    /** Stores a plan of the demo, within the caller's transaction. */
+    void createDemo(PlanRequest request) {
+        createOrRepeat(request, check(request), true);
+    }
+
+    /**
+     * Saves over the version that the client started from.
+     *
+     * @throws ChangedMeanwhileException when that is not the newest version any more
+     */
+    PlanResponse save(UUID id, PlanRequest request) {
+        PlanDocument document = check(request);
+        try {
+            return transaction.execute(status -> saveOver(id, request, document));
+        } catch (OptimisticLockingFailureException raced) {
+            throw changed(request.version(), get(id));
+        }
+    }
+
+    @Transactional
+    void delete(UUID id) {
+        PlanEntity plan = existingOrDeleted(id);
+        if (plan.deletedAt == null) {
+            plan.deletedAt = Instant.now(clock);
+        }
+    }
+
+    @Transactional
+    PlanResponse restore(UUID id) {
+        PlanEntity plan = existingOrDeleted(id);
+        if (plan.deletedAt != null) {
+            plan.deletedAt = null;
+            flushAsRevision(plan);
+        }
+        return response(plan);
+    }
+
+    PlanEntity existing(UUID id) {
+        return Optional.of(existingOrDeleted(id))
+                .filter(p -> p.deletedAt == null)
+                .orElseThrow(() -> new NotHereException("plan", id));
+    }
+
+    private PlanEntity existingOrDeleted(UUID id) {
+        return plans.findByIdAndOperatorId(id, operators.current()).orElseThrow(() -> new NotHereException("plan", id));
+    }
+
+    private PlanDocument check(PlanRequest request) {
+        Faults faults = Faults.in(request);
+        PlanDocument document = request.document() == null ? null : documents.check(request.document(), faults);
+        faults.refuse();
+        return document;
+    }
+
+    private PlanResponse createOrRepeat(PlanRequest request, PlanDocument document, boolean demo) {
+        PlanEntity stored = database.find(PlanEntity.class, request.id());
+        if (stored == null) {
+            PlanEntity plan = PlanEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+            write(plan, request, document);
+            database.persist(plan);
+            flushAsRevision(plan);
+            return response(plan);
+        }
+        PlanResponse current = response(stored);
+        if (!saysTheSame(current, request)) {
+            throw new ChangedMeanwhileException("a plan with the id " + request.id() + " is there already", current);
+        }
+        return current;
+    }
+
+    private static boolean saysTheSame(PlanResponse stored, PlanRequest request) {
+        return stored.site().equals(request.site())
+                && stored.name().equals(request.name())
+                && stored.document().equals(request.document());
+    }
+
+    private PlanResponse saveOver(UUID id, PlanRequest request, PlanDocument document) {
+        PlanEntity plan = existing(id);
+        if (!plan.version.equals(request.version())) {
+            throw changed(request.version(), response(plan));
+        }
+        plan.updatedAt = Instant.now(clock);
+        write(plan, request, document);
+        flushAsRevision(plan);
+        return response(plan);
+    }
+
+    private void write(PlanEntity plan, PlanRequest request, PlanDocument document) {
+        plan.site = request.site();
+        plan.name = request.name();
+        plan.document = json.writeValueAsString(request.document());
+        plan.uses = new HashSet<>(catalogues.typeIds(PlanDocuments.cableKeys(document)));
+    }
+
+    /** The flush counts the version up; the revision is kept under the new one. */
+    private void flushAsRevision(PlanEntity plan) {
+        database.flush();
+        database.persist(PlanRevisionEntity.of(plan, plan.version));
+    }
+
+    private static ChangedMeanwhileException changed(Long expected, PlanResponse current) {
+        return new ChangedMeanwhileException(
+                "the plan was changed meanwhile: you started from version %d, it is at version %d now"
+                        .formatted(expected, current.version()),
+                current);
+    }
+
+    private PlanResponse response(PlanEntity plan) {
+        return new PlanResponse(
+                plan.id,
+                plan.version,
+                plan.site,
+                plan.name,
+                plan.demo,
+                plan.createdAt,
+                plan.updatedAt,
+                json.readTree(plan.document));
+    }
+}

@@ -1,0 +1,65 @@
+package org.eskiz.server;
+
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+
+/**
+ * The real application on a throw-away database, started once for all tests of a JVM. Test methods take its beans, or an
+ * {@link Api} that talks to it over HTTP, as parameters.
+ */
+public final class RealServer implements BeforeAllCallback, ParameterResolver {
+
+    private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(RealServer.class);
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        running(context);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == Api.class
+                || running(context)
+                        .context()
+                        .getBeanProvider(parameter.getParameter().getType())
+                        .stream()
+                        .findAny()
+                        .isPresent();
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        Class<?> type = parameter.getParameter().getType();
+        Running running = running(context);
+        return type == Api.class ? running.api() : running.context().getBean(type);
+    }
+
+    private static Running running(ExtensionContext context) {
+        return context.getRoot().getStore(SPACE).getOrComputeIfAbsent("running", k -> Running.start(), Running.class);
+    }
+
+    private record Running(ThrowAwayCluster cluster, ConfigurableApplicationContext context, Api api)
+            implements AutoCloseable {
+
+        static Running start() {
+            ThrowAwayCluster cluster = ThrowAwayCluster.start();
+            var context = SpringApplication.run(
+                    EskizServer.class,
+                    "--spring.datasource.url=" + cluster.url(),
+                    "--spring.datasource.username=eskiz",
+                    "--server.port=0");
+            int port = context.getEnvironment().getRequiredProperty("local.server.port", Integer.class);
+            return new Running(cluster, context, new Api(port));
+        }
+
+        @Override
+        public void close() {
+            context.close();
+            cluster.close();
+        }
+    }
+}

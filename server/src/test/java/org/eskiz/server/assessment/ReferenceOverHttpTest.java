@@ -1,0 +1,83 @@
+package org.eskiz.server.assessment;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import java.util.stream.StreamSupport;
+import org.eskiz.server.Api;
+import org.eskiz.server.RealServer;
+import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Every independently computed case, through the whole server. */
+@ExtendWith(RealServer.class)
+class ReferenceOverHttpTest {
+
+    @TestFactory
+    Stream<DynamicTest> everyRun(Api api) throws IOException {
+        return cases("run-cases.json")
+                .map(c -> DynamicTest.dynamicTest(c.get("name").asString(), () -> run(api, c)));
+    }
+
+    private static void run(Api api, JsonNode c) {
+        Api.Answer answer = api.post("/api/assessments", c.get("request").toString());
+        JsonNode expect = c.get("expect");
+        if (expect.isNull()) {
+            JsonNode problem = answer.expectProblem(422);
+            assertThat(problem.get("errors").get(0).get("path").asString()).isEqualTo("bands[0].load.swrAtRadio");
+            assertThat(problem.get("detail").asString()).contains("this run shows between");
+            return;
+        }
+        JsonNode band = answer.expect(200).json().get("bands").get(0);
+        for (Map.Entry<String, JsonNode> figure : expect.properties()) {
+            if (figure.getKey().equals("elementLossDb")) {
+                for (int i = 0; i < figure.getValue().size(); i++) {
+                    agrees(band.get("elements").get(i).get("lossDb"), figure.getValue().get(i), 1e-9);
+                }
+            } else {
+                agrees(band.get(figure.getKey()), figure.getValue(), 1e-9);
+            }
+        }
+    }
+
+    @TestFactory
+    Stream<DynamicTest> everyFit(Api api) throws IOException {
+        return cases("fit-cases.json")
+                .map(c -> DynamicTest.dynamicTest(c.get("name").asString(), () -> fit(api, c)));
+    }
+
+    private static void fit(Api api, JsonNode c) {
+        JsonNode fit = api.post("/api/fits", "{\"points\": " + c.get("points") + "}")
+                .expect(200)
+                .json();
+        for (String figure : List.of("k1", "k2", "worstRelativeResidual")) {
+            agrees(fit.get(figure), c.get(figure), 1e-6);
+        }
+        assertThat(fit.get("residuals")).hasSize(c.get("points").size());
+    }
+
+    private static void agrees(JsonNode actual, JsonNode reference, double relative) {
+        if (reference.isObject()) {
+            reference.properties().forEach(e -> agrees(actual.get(e.getKey()), e.getValue(), relative));
+            return;
+        }
+        double expected = reference.asDouble();
+        assertThat(Math.abs(actual.asDouble() - expected))
+                .as("%s, reference %s", actual, reference)
+                .isLessThanOrEqualTo(relative * Math.abs(expected) + 1e-12);
+    }
+
+    private static Stream<JsonNode> cases(String file) throws IOException {
+        try (InputStream in = ReferenceOverHttpTest.class.getResourceAsStream("/reference/" + file)) {
+            JsonNode cases = Api.parse(new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8))
+                    .get("cases");
+            return StreamSupport.stream(cases.spliterator(), false);
+        }
+    }
+}
