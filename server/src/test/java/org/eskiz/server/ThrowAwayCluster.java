@@ -30,7 +30,8 @@ final class ThrowAwayCluster implements AutoCloseable {
     static ThrowAwayCluster start() {
         try {
             clearLeftovers();
-            Path folder = Files.createTempDirectory(PREFIX + ProcessHandle.current().pid() + "-");
+            Path folder =
+                    Files.createTempDirectory(PREFIX + ProcessHandle.current().pid() + "-");
             var cluster = new ThrowAwayCluster(folder, freePort());
             Runtime.getRuntime().addShutdownHook(new Thread(cluster::close));
             cluster.initialise();
@@ -147,8 +148,8 @@ final class ThrowAwayCluster implements AutoCloseable {
                     .start()
                     .waitFor();
             if (code != 0) {
-                throw new IllegalStateException(String.join(" ", command) + " answered " + code + ": "
-                        + Files.readString(output));
+                throw new IllegalStateException(
+                        String.join(" ", command) + " answered " + code + ": " + Files.readString(output));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();

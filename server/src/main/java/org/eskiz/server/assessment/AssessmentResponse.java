@@ -2,6 +2,7 @@ package org.eskiz.server.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import org.eskiz.server.http.OrNull;
 
 /** One entry a band, in the order of the request. */
 public record AssessmentResponse(List<BandResponse> bands) {
@@ -11,8 +12,8 @@ public record AssessmentResponse(List<BandResponse> bands) {
      * total.
      */
     public record BandResponse(
-            String id,
-            String name,
+            @OrNull String id,
+            @OrNull String name,
             double frequencyMHz,
             double matchedLossDb,
             double mismatchLossDb,
@@ -21,18 +22,20 @@ public record AssessmentResponse(List<BandResponse> bands) {
             double reflectionLossDb,
             double foldbackDb,
             double totalLossDb,
-            @Schema(description = "null for a receiver") Double powerAtAntennaW,
 
-            @Schema(description = "of the run, where the angle of the load is unknown")
+            @Schema(description = "null for a receiver") @OrNull
+            Double powerAtAntennaW,
+
+            @Schema(description = "of the run, where the angle of the load is unknown") @OrNull
             RangeResponse efficiencyRange,
 
-            @Schema(description = "null for an SWR without limit")
+            @Schema(description = "null for an SWR without limit") @OrNull
             Double swrAtRadio,
 
-            @Schema(description = "null for an SWR without limit")
+            @Schema(description = "null for an SWR without limit") @OrNull
             Double swrAtAntenna,
 
-            @Schema(description = "where the angle of the load is known")
+            @Schema(description = "where the angle of the load is known") @OrNull
             ImpedanceResponse inputImpedance,
 
             List<ElementResponse> elements,
@@ -43,9 +46,13 @@ public record AssessmentResponse(List<BandResponse> bands) {
     public record ImpedanceResponse(double resistanceOhm, double reactanceOhm) {}
 
     public record ElementResponse(
-            String id,
+            @OrNull String id,
             double lossDb,
             double matchedLossDb,
-            @Schema(description = "null for a receiver") Double powerInW,
-            @Schema(description = "null for a receiver") Double powerOutW) {}
+
+            @Schema(description = "null for a receiver") @OrNull
+            Double powerInW,
+
+            @Schema(description = "null for a receiver") @OrNull
+            Double powerOutW) {}
 }

@@ -3,9 +3,9 @@ package org.eskiz.server.assessment;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.Map;
 import org.eskiz.core.choice.Suitability;
 import org.eskiz.core.choice.Verdict;
+import org.eskiz.server.http.OrNull;
 
 /**
  * The ledger.
@@ -14,7 +14,7 @@ import org.eskiz.core.choice.Verdict;
  * @param rows in order of preference
  * @param details the cells asked for, with their elements
  */
-public record ComparisonResponse(String presentRowId, List<RowResponse> rows, List<DetailResponse> details) {
+public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> rows, List<DetailResponse> details) {
 
     /**
      * One cable in the place of the candidate lines.
@@ -30,14 +30,14 @@ public record ComparisonResponse(String presentRowId, List<RowResponse> rows, Li
             Suitability suitability,
             Verdict verdict,
             List<ReasonResponse> reasons,
-            Double leastSpareDb,
-            CostResponse cost,
-            MassResponse mass,
+            @OrNull Double leastSpareDb,
+            @OrNull CostResponse cost,
+            @OrNull MassResponse mass,
             List<CellResponse> cells) {}
 
     /** What stands in one of the candidate lines. */
     public record AssignmentResponse(
-            @Schema(description = "null when the request gave none")
+            @Schema(description = "null when the request gave none") @OrNull
             String elementId,
 
             int element,
@@ -45,7 +45,8 @@ public record ComparisonResponse(String presentRowId, List<RowResponse> rows, Li
             double lengthM) {}
 
     /** Where a cable comes from: a key of the catalogue, or the client's own id. */
-    public record SourceResponse(String cableKey, String candidateId) {}
+    public record SourceResponse(
+            @OrNull String cableKey, @OrNull String candidateId) {}
 
     public record CostResponse(
             BigDecimal amount,
@@ -64,11 +65,11 @@ public record ComparisonResponse(String presentRowId, List<RowResponse> rows, Li
      * @param worstAngleLossDb total loss at the worst angle of the load; equal to the total where the angle is known
      */
     public record CellResponse(
-            String bandId,
-            Double totalLossDb,
-            Double powerAtAntennaW,
-            Double worstAngleLossDb,
-            Double swrAtRadio,
+            @OrNull String bandId,
+            @OrNull Double totalLossDb,
+            @OrNull Double powerAtAntennaW,
+            @OrNull Double worstAngleLossDb,
+            @OrNull Double swrAtRadio,
             Verdict verdict) {}
 
     /**
@@ -76,10 +77,20 @@ public record ComparisonResponse(String presentRowId, List<RowResponse> rows, Li
      *
      * @param code {@code MISSED}, {@code LITTLE_TO_SPARE} and so on
      * @param band position of the band in the request
-     * @param values {@code asked} and {@code reached} in the unit of the requirement's {@code kind}
      */
     public record ReasonResponse(
-            String code, Verdict verdict, int band, String bandId, Map<String, Object> values, String text) {}
+            String code, Verdict verdict, int band, @OrNull String bandId, ReasonValues values, String text) {}
+
+    /**
+     * The numbers of a reason, in the unit of the requirement's kind.
+     *
+     * @param kind null where no requirement is concerned
+     * @param asked null likewise
+     * @param reached what stands against it; matched loss in dB where too much is lost, frequency in MHz where a figure
+     *     is extrapolated
+     */
+    public record ReasonValues(
+            @OrNull RequirementRequest.Kind kind, @OrNull Double asked, double reached) {}
 
     public record DetailResponse(String rowId, int band, AssessmentResponse.BandResponse assessment) {}
 }

@@ -2,6 +2,8 @@ package org.eskiz.server.assessment;
 
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import org.eskiz.server.http.PlainText;
 import org.eskiz.server.http.Within;
@@ -14,6 +16,14 @@ import org.eskiz.server.http.Within;
     @JsonSubTypes.Type(value = ElementRequest.Device.class, name = "DEVICE"),
     @JsonSubTypes.Type(value = ElementRequest.Transformer.class, name = "TRANSFORMER")
 })
+@Schema(
+        discriminatorProperty = "kind",
+        discriminatorMapping = {
+            @DiscriminatorMapping(value = "LINE", schema = ElementRequest.Line.class),
+            @DiscriminatorMapping(value = "JOINT", schema = ElementRequest.Joint.class),
+            @DiscriminatorMapping(value = "DEVICE", schema = ElementRequest.Device.class),
+            @DiscriminatorMapping(value = "TRANSFORMER", schema = ElementRequest.Transformer.class)
+        })
 public sealed interface ElementRequest {
 
     /** Echoed in the answer; null for none. */

@@ -1,6 +1,7 @@
 package org.eskiz.server.assessment;
 
 import java.util.Map;
+import org.eskiz.server.http.OrNull;
 
 /**
  * Something an operator should know about a figure.
@@ -13,7 +14,12 @@ import java.util.Map;
  * @param text the same in English, for whoever has no sentence of their own
  */
 public record FindingResponse(
-        String code, Severity severity, String elementId, String bandId, Map<String, Object> values, String text) {
+        String code,
+        Severity severity,
+        @OrNull String elementId,
+        @OrNull String bandId,
+        Map<String, Object> values,
+        String text) {
 
     public enum Severity {
         INFO,

@@ -2,9 +2,7 @@ package org.eskiz.server.assessment;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.eskiz.core.choice.Cell;
 import org.eskiz.core.choice.Money;
@@ -93,12 +91,10 @@ final class RowWriting {
 
     private ComparisonResponse.ReasonResponse reason(Reason reason) {
         BandRequest band = request.bands().get(reason.band());
-        Map<String, Object> values = new LinkedHashMap<>();
-        reason.requirement().ifPresent(r -> {
-            values.put("kind", kind(r));
-            values.put("asked", r.asked());
-        });
-        values.put("reached", reason.reached());
+        var values = new ComparisonResponse.ReasonValues(
+                reason.requirement().map(RowWriting::kind).orElse(null),
+                reason.requirement().map(Requirement::asked).orElse(null),
+                reason.reached());
         return new ComparisonResponse.ReasonResponse(
                 reason.cause().name(),
                 reason.cause().verdict(),

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.eskiz.core.cable.Attenuation;
+import org.eskiz.server.http.OrNull;
 
 /** A cable type on the wire. */
 record CableTypeResponse(
@@ -19,33 +20,33 @@ record CableTypeResponse(
         double impedanceOhm,
         double velocityFactor,
         boolean balanced,
-        Double outerDiameterMm,
-        Double massGPerM,
-        Double bendRadiusOnceMm,
-        Double bendRadiusRepeatedMm,
-        String jacket,
-        String centreConductor,
-        String shield,
-        String dielectric,
-        Double minInstallC,
-        Double minOperatingC,
-        Double maxOperatingC,
-        Boolean directBurial,
-        Boolean sunResistant,
-        Flexing flexing,
-        Double peakVoltageV,
-        Double averagePower30MHzW,
+        @OrNull Double outerDiameterMm,
+        @OrNull Double massGPerM,
+        @OrNull Double bendRadiusOnceMm,
+        @OrNull Double bendRadiusRepeatedMm,
+        @OrNull String jacket,
+        @OrNull String centreConductor,
+        @OrNull String shield,
+        @OrNull String dielectric,
+        @OrNull Double minInstallC,
+        @OrNull Double minOperatingC,
+        @OrNull Double maxOperatingC,
+        @OrNull Boolean directBurial,
+        @OrNull Boolean sunResistant,
+        @OrNull Flexing flexing,
+        @OrNull Double peakVoltageV,
+        @OrNull Double averagePower30MHzW,
 
-        @Schema(description = "decimal; null where not known")
+        @Schema(description = "decimal; null where not known") @OrNull
         BigDecimal pricePerM,
 
-        String priceCurrency,
+        @OrNull String priceCurrency,
 
-        @Schema(description = "an invented price to try things with")
+        @Schema(description = "an invented price to try things with") @OrNull
         Boolean priceIsSample,
 
-        LocalDate pricedOn,
-        String note,
+        @OrNull LocalDate pricedOn,
+        @OrNull String note,
         List<PointResponse> points,
         FitResponse fit) {
 

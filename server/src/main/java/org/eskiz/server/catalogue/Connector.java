@@ -1,6 +1,7 @@
 package org.eskiz.server.catalogue;
 
 import java.math.BigDecimal;
+import org.eskiz.server.http.OrNull;
 
 /**
  * A kind of connector; figures are typical of one mated pair, the price is a sample.
@@ -17,8 +18,8 @@ public record Connector(
         double maxMHz,
         double peakVoltageV,
         boolean watertight,
-        Double fitsLeastMm,
-        Double fitsMostMm,
+        @OrNull Double fitsLeastMm,
+        @OrNull Double fitsMostMm,
         BigDecimal price,
         String priceCurrency,
-        String note) {}
+        @OrNull String note) {}

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
 import org.eskiz.server.assessment.ComparisonResponse;
+import org.eskiz.server.http.OrNull;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -24,4 +25,6 @@ record DecisionResponse(
         JsonNode figures,
 
         String coreVersion,
-        @Schema(description = "null while it stands") Instant withdrawnAt) {}
+
+        @Schema(description = "null while it stands") @OrNull
+        Instant withdrawnAt) {}

@@ -3,6 +3,7 @@ package org.eskiz.server.plan;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
+import org.eskiz.server.http.OrNull;
 
 /**
  * A plan in a list.
@@ -16,4 +17,6 @@ record PlanSummary(
         String name,
         boolean demo,
         Instant updatedAt,
-        @Schema(description = "null when nothing is chosen") String chosen) {}
+
+        @Schema(description = "null when nothing is chosen") @OrNull
+        String chosen) {}

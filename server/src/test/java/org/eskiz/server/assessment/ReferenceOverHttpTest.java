@@ -38,7 +38,10 @@ class ReferenceOverHttpTest {
         for (Map.Entry<String, JsonNode> figure : expect.properties()) {
             if (figure.getKey().equals("elementLossDb")) {
                 for (int i = 0; i < figure.getValue().size(); i++) {
-                    agrees(band.get("elements").get(i).get("lossDb"), figure.getValue().get(i), 1e-9);
+                    agrees(
+                            band.get("elements").get(i).get("lossDb"),
+                            figure.getValue().get(i),
+                            1e-9);
                 }
             } else {
                 agrees(band.get(figure.getKey()), figure.getValue(), 1e-9);
