@@ -1,1 +1,34 @@
 import './app/theme.css';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { shouldRetry } from './api';
+import { PreferencesProvider } from './app/preferences';
+import { PlanPage } from './features/plan';
+import { PlansPage } from './features/plans';
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: { retry: shouldRetry, retryDelay: 1500, refetchOnWindowFocus: false },
+  },
+});
+
+const router = createBrowserRouter([
+  { path: '/', element: <Navigate to="/plans" replace /> },
+  { path: '/plans', element: <PlansPage /> },
+  { path: '/plans/:id', element: <PlanPage /> },
+  { path: '*', element: <Navigate to="/plans" replace /> },
+]);
+
+const root = document.getElementById('root');
+if (!root) throw new Error('the page has no root');
+createRoot(root).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <PreferencesProvider>
+        <RouterProvider router={router} />
+      </PreferencesProvider>
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -653,17 +653,17 @@ export interface components {
             bandId: string | null;
             code: string;
             text: string;
-            values: components["schemas"]["ReasonValues"];
+            values: components["schemas"]["ReasonValuesResponse"];
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
         };
-        ReasonValues: {
+        ReasonValuesResponse: {
             /** Format: double */
-            asked?: number | null;
+            asked: number | null;
             /** @enum {string|null} */
-            kind?: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | null;
+            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | null;
             /** Format: double */
-            reached?: number;
+            reached: number;
         };
         RequirementRequest: {
             /** @enum {string} */

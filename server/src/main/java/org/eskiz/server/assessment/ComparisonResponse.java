@@ -79,7 +79,7 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
      * @param band position of the band in the request
      */
     public record ReasonResponse(
-            String code, Verdict verdict, int band, @OrNull String bandId, ReasonValues values, String text) {}
+            String code, Verdict verdict, int band, @OrNull String bandId, ReasonValuesResponse values, String text) {}
 
     /**
      * The numbers of a reason, in the unit of the requirement's kind.
@@ -89,7 +89,7 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
      * @param reached what stands against it; matched loss in dB where too much is lost, frequency in MHz where a figure
      *     is extrapolated
      */
-    public record ReasonValues(
+    public record ReasonValuesResponse(
             @OrNull RequirementRequest.Kind kind, @OrNull Double asked, double reached) {}
 
     public record DetailResponse(String rowId, int band, AssessmentResponse.BandResponse assessment) {}

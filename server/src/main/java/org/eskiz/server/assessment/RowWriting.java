@@ -91,7 +91,7 @@ final class RowWriting {
 
     private ComparisonResponse.ReasonResponse reason(Reason reason) {
         BandRequest band = request.bands().get(reason.band());
-        var values = new ComparisonResponse.ReasonValues(
+        var values = new ComparisonResponse.ReasonValuesResponse(
                 reason.requirement().map(RowWriting::kind).orElse(null),
                 reason.requirement().map(Requirement::asked).orElse(null),
                 reason.reached());

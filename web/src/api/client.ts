@@ -1,0 +1,65 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export const api = createClient<paths>({ baseUrl: '/' });
+
+export type Schemas = components['schemas'];
+export type CableType = Schemas['CableTypeResponse'];
+export type Connector = Schemas['Connector'];
+export type Ledger = Schemas['ComparisonResponse'];
+export type Row = Schemas['RowResponse'];
+export type Cell = Schemas['CellResponse'];
+export type Reason = Schemas['ReasonResponse'];
+export type Verdict = Row['verdict'];
+export type BandAssessment = Schemas['BandResponse'];
+export type ComparisonRequest = Schemas['ComparisonRequest'];
+export type StoredPlan = Schemas['PlanResponse'];
+export type PlanSummary = Schemas['PlanSummary'];
+export type Decision = Schemas['DecisionResponse'];
+
+/** A problem as the server tells it. */
+export interface Problem {
+  status: number;
+  title: string;
+  detail: string;
+  errors?: { path: string; message: string }[];
+  current?: StoredPlan;
+}
+
+/** The server answered, and said no. */
+export class Refused extends Error {
+  readonly problem: Problem;
+
+  constructor(problem: Problem) {
+    super(problem.detail);
+    this.problem = problem;
+  }
+}
+
+/** Nobody answered, or not the way this server does: it is away, or its database is. */
+export class Away extends Error {
+  readonly what: 'server' | 'database';
+
+  constructor(what: 'server' | 'database') {
+    super(`the ${what} does not answer`);
+    this.what = what;
+  }
+}
+
+interface Result<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The answer's data; what is not an answer of ours becomes {@link Away}, a problem {@link Refused}. */
+export async function answered<T>(call: Promise<Result<T>>): Promise<T> {
+  const result = await call.catch(() => {
+    throw new Away('server');
+  });
+  if (result.response.ok) return result.data as T;
+  if (result.response.status === 503) throw new Away('database');
+  const problem = result.error as Problem | undefined;
+  if (!problem || typeof problem.detail !== 'string') throw new Away('server');
+  throw new Refused(problem);
+}

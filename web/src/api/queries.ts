@@ -1,0 +1,62 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { answered, api, Away } from './client';
+import type { ComparisonRequest } from './client';
+
+/** Whether a failed question is worth asking again: only when nobody answered. */
+export function shouldRetry(failures: number, error: Error): boolean {
+  return error instanceof Away && failures < 30;
+}
+
+export function useCableTypes() {
+  return useQuery({
+    queryKey: ['cable-types'],
+    queryFn: () => answered(api.GET('/api/cable-types')),
+    staleTime: Infinity,
+  });
+}
+
+export function useConnectors() {
+  return useQuery({
+    queryKey: ['connectors'],
+    queryFn: () => answered(api.GET('/api/connectors')),
+    staleTime: Infinity,
+  });
+}
+
+export function usePlans() {
+  return useQuery({ queryKey: ['plans'], queryFn: () => answered(api.GET('/api/plans')) });
+}
+
+export function usePlan(id: string) {
+  return useQuery({
+    queryKey: ['plan', id],
+    queryFn: () => answered(api.GET('/api/plans/{id}', { params: { path: { id } } })),
+    // the sheet holds the plan being edited; a refetch must not pull it away
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+}
+
+export function useDecisions(planId: string) {
+  return useQuery({
+    queryKey: ['decisions', planId],
+    queryFn: () =>
+      answered(api.GET('/api/plans/{id}/decisions', { params: { path: { id: planId } } })),
+  });
+}
+
+/**
+ * The ledger of a request. The last one stays on screen until the next is there; answers are kept by what was asked, so
+ * one that arrives late never replaces a newer one.
+ */
+export function useLedger(request: ComparisonRequest | null) {
+  return useQuery({
+    queryKey: ['comparison', request],
+    queryFn: ({ signal }) =>
+      answered(api.POST('/api/comparisons', { body: request as ComparisonRequest, signal })),
+    enabled: request !== null,
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    gcTime: 60_000,
+  });
+}

@@ -1,0 +1,191 @@
+import { useEffect, useRef } from 'react';
+import type { Row } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { Choice, QuantityField, TextField, VerdictMark } from '../../ui';
+import { figureOf, frequencyText, plain, shownReading, unitOf } from '../../units';
+import { words } from '../../words';
+import type { Command } from './commands';
+import type { Band, Matching, Plan } from './model';
+import { band as newBand, bandName, bandsOf, MOST_BANDS, powerOn, usualMatching } from './model';
+
+const MATCHINGS = (['AT_RADIO', 'NONE'] as const).map((value) => ({
+  value,
+  text: words.matching[value],
+}));
+
+interface Props {
+  plan: Plan;
+  focus: number;
+  row: Row | undefined;
+  stale: boolean;
+  onFocus: (band: number) => void;
+  onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
+}
+
+/** One tab a band with what arrives there; the band in focus is edited in its own tab. */
+export function BandTabs(props: Props) {
+  const { plan, focus, row, stale, onFocus, onCommand } = props;
+  const { reading } = usePreferences();
+  const strip = useRef<HTMLDivElement>(null);
+  const bands = bandsOf(plan);
+
+  useEffect(() => {
+    strip.current
+      ?.querySelector('[data-focus=true]')
+      ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  }, [focus]);
+
+  function add() {
+    const highest = Math.max(0, ...bands.map((b) => b.frequencyMHz ?? 0));
+    const usual = USUAL_BANDS.find((b) => b.mhz > highest * 1.1) ?? { name: 'new', mhz: 145 };
+    onCommand({ do: 'addBand', band: newBand(usual.name, usual.mhz) });
+    onFocus(bands.length);
+  }
+
+  return (
+    <section
+      aria-label="bands"
+      ref={strip}
+      className="flex shrink-0 items-stretch overflow-x-auto border-b border-hairline"
+    >
+      {bands.map((band, i) => {
+        const cell = row?.cells[i];
+        const level =
+          cell && cell.totalLossDb !== null
+            ? { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW }
+            : null;
+        const shown = shownReading(reading, powerOn(plan, band) !== null);
+        return (
+          <div
+            key={band.id ?? i}
+            data-focus={i === focus}
+            className={`flex shrink-0 flex-col justify-center border-r border-b-[3px] border-r-hairline px-3 py-1 ${
+              i === focus ? 'border-b-blue' : 'border-b-transparent'
+            }`}
+          >
+            <button
+              type="button"
+              aria-pressed={i === focus}
+              onClick={() => onFocus(i)}
+              className="flex min-h-6 items-baseline gap-2 text-left whitespace-nowrap"
+            >
+              {cell && <VerdictMark verdict={cell.verdict} />}
+              <span className="font-semibold">{bandName(band)}</span>
+              <span
+                className={`figures ml-auto pl-3 font-medium text-copper-text ${stale ? 'opacity-40' : ''}`}
+              >
+                {level ? `${figureOf(level, shown)} ${unitOf(shown)}` : '–'}
+              </span>
+            </button>
+            {i === focus ? (
+              <FocusedBand {...props} band={band} index={i} />
+            ) : (
+              <span className="text-[11px] whitespace-nowrap text-soft">
+                {frequencyText(band.frequencyMHz ?? 0)} · SWR {plain(band.load?.swr ?? 1, 2)}
+              </span>
+            )}
+          </div>
+        );
+      })}
+      {bands.length < MOST_BANDS && (
+        <button type="button" className="quiet shrink-0 px-4" onClick={add}>
+          add a band
+        </button>
+      )}
+    </section>
+  );
+}
+
+/** What is offered next when a band is added; any name and frequency can be typed over it. */
+const USUAL_BANDS = [
+  { name: '160 m', mhz: 1.85 },
+  { name: '80 m', mhz: 3.65 },
+  { name: '40 m', mhz: 7.1 },
+  { name: '20 m', mhz: 14.2 },
+  { name: '10 m', mhz: 28.5 },
+  { name: '6 m', mhz: 50.2 },
+  { name: '2 m', mhz: 145 },
+  { name: '70 cm', mhz: 433 },
+  { name: '23 cm', mhz: 1296 },
+  { name: '13 cm', mhz: 2400 },
+];
+
+function FocusedBand({
+  plan,
+  band,
+  index,
+  onFocus,
+  onCommand,
+  onTrouble,
+}: Props & { band: Band; index: number }) {
+  const many = bandsOf(plan).length > 1;
+  return (
+    <span className="flex flex-wrap items-baseline gap-x-2 text-[12px]">
+      <TextField
+        label="name of the band"
+        value={band.name ?? ''}
+        className="w-[8ch]"
+        onCommit={(name) => onCommand({ do: 'renameBand', band: index, name })}
+      />
+      <QuantityField
+        label="frequency"
+        kind="frequency"
+        unit="mhz"
+        unitLabel="MHz"
+        value={band.frequencyMHz}
+        show={(v) => plain(v)}
+        say={frequencyText}
+        width="8ch"
+        onCommit={(frequencyMHz) =>
+          onCommand({
+            do: 'setFrequency',
+            band: index,
+            frequencyMHz,
+            matching: matchingAt(band, frequencyMHz),
+          })
+        }
+        onTrouble={(message) => onTrouble('frequency', message)}
+      />
+      <span className="inline-flex items-baseline gap-1">
+        <span className="text-[11px] text-soft">SWR at the antenna</span>
+        <QuantityField
+          label="SWR at the antenna"
+          kind="swr"
+          unit=""
+          unitLabel=""
+          value={band.load?.swr}
+          show={(v) => plain(v)}
+          say={(v) => plain(v)}
+          width="5ch"
+          onCommit={(swr) => onCommand({ do: 'setSwr', band: index, swr })}
+          onTrouble={(message) => onTrouble('swr', message)}
+        />
+      </span>
+      <Choice<Matching>
+        label="matching"
+        value={band.matching ?? 'NONE'}
+        options={MATCHINGS}
+        onChange={(matching) => onCommand({ do: 'setMatching', band: index, matching })}
+      />
+      {many && (
+        <button
+          type="button"
+          className="quiet min-h-6"
+          onClick={() => {
+            onCommand({ do: 'removeBand', band: index });
+            onFocus(Math.max(0, index - 1));
+          }}
+        >
+          remove
+        </button>
+      )}
+    </span>
+  );
+}
+
+/** A matching that was as usual at the old frequency becomes as usual at the new one; any other stays. */
+function matchingAt(band: Band, frequencyMHz: number): Matching {
+  const wasUsual = band.matching === usualMatching(band.frequencyMHz ?? frequencyMHz);
+  return wasUsual || !band.matching ? usualMatching(frequencyMHz) : band.matching;
+}

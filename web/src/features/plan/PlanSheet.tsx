@@ -1,0 +1,227 @@
+import { useCallback, useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { CableType, Connector, StoredPlan } from '../../api';
+import { useDecisions } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { Shell } from '../../app/Shell';
+import { lengthText, nextReading, shownReading } from '../../units';
+import { BandTabs } from './BandTabs';
+import { Ledger } from './Ledger';
+import { LedgerBar } from './LedgerBar';
+import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
+import { Note } from './Note';
+import { OwnFigure } from './OwnFigure';
+import { Ribbon } from './Ribbon';
+import { TitleBlock } from './TitleBlock';
+import { useRows } from './useRows';
+import { usePlanEditing } from './usePlanEditing';
+import { useShortcuts } from './useShortcuts';
+
+/** The heart: sketch the run, see the watts fall along it, read which cable to take and why. */
+export function PlanSheet({
+  stored,
+  catalogue,
+  connectors,
+}: {
+  stored: StoredPlan;
+  catalogue: CableType[];
+  connectors: Connector[];
+}) {
+  const editing = usePlanEditing(stored);
+  const { plan } = editing;
+  const { reading, lengths, set } = usePreferences();
+  const [params, setParams] = useSearchParams();
+  const [troubles, setTroubles] = useState<Record<string, string>>({});
+  const [pointed, setPointed] = useState<string | null>(null);
+  const [ownOpen, setOwnOpen] = useState<string | null>(null);
+  const decisions = useDecisions(stored.id).data ?? [];
+  const chosen = decisions.find((d) => d.withdrawnAt === null)?.rowId;
+
+  const bands = bandsOf(plan);
+  const named = bands.findIndex((b) => b.id !== undefined && b.id === params.get('band'));
+  const focus = Math.max(0, named);
+  const hasWatts = powerOn(plan, bands[focus]) !== null;
+
+  const rows = useRows(plan, catalogue, params.get('row') ?? chosen ?? null, pointed, focus);
+  const stale = Object.keys(troubles).length > 0 || rows.isStale;
+
+  const put = useCallback(
+    (name: string, value: string | undefined) =>
+      setParams(
+        (before) => {
+          const after = new URLSearchParams(before);
+          if (value) after.set(name, value);
+          else after.delete(name);
+          return after;
+        },
+        { replace: true },
+      ),
+    [setParams],
+  );
+  const focusBand = useCallback((i: number) => put('band', bands[i]?.id), [put, bands]);
+  const select = useCallback((id: string) => put('row', id), [put]);
+  const trouble = useCallback((field: string, message: string | null) => {
+    setTroubles((before) => {
+      if (message === (before[field] ?? null)) return before;
+      const others = Object.entries(before).filter(([name]) => name !== field);
+      return Object.fromEntries(message === null ? others : [...others, [field, message]]);
+    });
+  }, []);
+
+  useShortcuts(
+    useMemo(
+      () => ({
+        u: () => set({ reading: nextReading(shownReading(reading, hasWatts), hasWatts) }),
+        '[': () => focusBand(Math.max(0, focus - 1)),
+        ']': () => focusBand(Math.min(bands.length - 1, focus + 1)),
+        PageUp: () => focusBand(Math.max(0, focus - 1)),
+        PageDown: () => focusBand(Math.min(bands.length - 1, focus + 1)),
+        c: () => document.querySelector<HTMLButtonElement>('[data-shortcut=choose]')?.click(),
+        'Ctrl+Z': editing.undo,
+        'Ctrl+Shift+Z': editing.redo,
+        'Ctrl+Y': editing.redo,
+      }),
+      [set, reading, hasWatts, focusBand, focus, bands.length, editing.undo, editing.redo],
+    ),
+  );
+
+  const ownOpened = ownOpen === null ? null : ownCablesOf(plan).find((c) => c.id === ownOpen);
+  return (
+    <Shell here={plan.name}>
+      <Conflict editing={editing} />
+      <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
+        <main className="flex min-h-0 min-w-0 flex-1 flex-col">
+          <Ribbon
+            plan={plan}
+            band={bands[focus]}
+            assessment={rows.drawn}
+            cableName={rows.selected?.name ?? ''}
+            pointedAt={rows.pointedAt}
+            connectors={connectors}
+            stale={stale}
+            onCommand={editing.command}
+            onTrouble={trouble}
+          />
+          <BandTabs
+            plan={plan}
+            focus={focus}
+            row={rows.selected}
+            stale={stale}
+            onFocus={focusBand}
+            onCommand={editing.command}
+            onTrouble={trouble}
+          />
+          <LedgerBar
+            plan={plan}
+            isReceiver={!hasWatts}
+            onCommand={editing.command}
+            onTrouble={trouble}
+          />
+          {stale && rows.ledger && (
+            <p role="status" className="shrink-0 border-b border-hairline px-4 py-1 text-marginal">
+              {rows.problem ??
+                `Figures are still for ${lengthText(candidateLengthM(plan), lengths)}, as last understood.`}
+            </p>
+          )}
+          {rows.problem && !rows.ledger && (
+            <p role="alert" className="px-4 py-6 text-fail">
+              {rows.problem}
+            </p>
+          )}
+          <Ledger
+            plan={plan}
+            ledger={rows.ledger}
+            catalogue={catalogue}
+            focus={focus}
+            selected={rows.selected?.id}
+            chosen={chosen}
+            stale={stale}
+            onFocus={focusBand}
+            onSelect={select}
+            onPoint={setPointed}
+            onEditOwn={setOwnOpen}
+          >
+            {ownOpen === null ? (
+              <button type="button" className="quiet px-4 py-2" onClick={() => setOwnOpen('')}>
+                add a figure of my own
+              </button>
+            ) : (
+              <OwnFigure
+                key={ownOpen}
+                cable={ownOpened ?? null}
+                onPut={(cable) => {
+                  editing.command({ do: 'putOwnCable', cable });
+                  if (cable.id) select(cable.id);
+                }}
+                onRemove={(id) => {
+                  editing.command({ do: 'removeOwnCable', id });
+                  put('row', undefined);
+                }}
+                onClose={() => setOwnOpen(null)}
+              />
+            )}
+          </Ledger>
+        </main>
+        <aside
+          aria-label="note"
+          className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px]"
+        >
+          <Note
+            plan={plan}
+            planId={stored.id}
+            ledger={rows.ledger}
+            row={rows.selected}
+            assessment={rows.drawn}
+            focus={focus}
+            decisions={decisions}
+            stale={stale}
+            onSave={editing.saveNow}
+            onChosen={(row) => {
+              const own = ownCablesOf(plan).find((c) => c.id === row.id);
+              editing.command({ do: 'putInRun', cable: own ?? { cableKey: row.id } });
+              select(row.id);
+            }}
+          />
+        </aside>
+      </div>
+      <TitleBlock
+        plan={plan}
+        version={editing.version}
+        state={editing.state}
+        hasWatts={hasWatts}
+        canUndo={editing.canUndo}
+        canRedo={editing.canRedo}
+        onCommand={editing.command}
+        onUndo={editing.undo}
+        onRedo={editing.redo}
+      />
+    </Shell>
+  );
+}
+
+/** Somebody else has saved this plan since, or the server refuses it: nothing is lost, and nothing is overwritten. */
+function Conflict({ editing }: { editing: ReturnType<typeof usePlanEditing> }) {
+  const { state } = editing;
+  if (state.kind === 'refused') {
+    return (
+      <p role="alert" className="border-b border-fail px-4 py-2 text-fail">
+        Not saved: {state.problem.detail}.
+      </p>
+    );
+  }
+  if (state.kind !== 'changedElsewhere') return null;
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-4 border-b border-fail px-4 py-2">
+      <span>
+        This plan was saved elsewhere meanwhile, as revision {state.current.version}. Yours is not
+        saved.
+      </span>
+      <button type="button" className="quiet font-semibold" onClick={editing.keepMine}>
+        save mine over it
+      </button>
+      <button type="button" className="quiet font-semibold" onClick={editing.takeTheirs}>
+        take theirs instead
+      </button>
+    </div>
+  );
+}

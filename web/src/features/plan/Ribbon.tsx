@@ -1,0 +1,327 @@
+import { PatternLines } from '@visx/pattern';
+import type { BandAssessment, Connector } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { Choice, QuantityField, useWidth } from '../../ui';
+import {
+  figureOf,
+  fixed,
+  lengthFigure,
+  lengthText,
+  levelText,
+  plain,
+  powerText,
+  shownReading,
+  unitOf,
+} from '../../units';
+import type { Command } from './commands';
+import type { Band, Element, Plan } from './model';
+import { bandName, powerOn, runOf } from './model';
+import { boundaryLevels, ribbonPath, slotsOf, thicknesses } from './ribbonLayout';
+import type { Slot } from './ribbonLayout';
+
+const FULL = 84;
+const MIDDLE = 76;
+const HEIGHT = 128;
+const RADIO_WIDTH = 92;
+const STUB = 18;
+const ANTENNA_WIDTH = 140;
+
+interface Props {
+  plan: Plan;
+  band: Band | undefined;
+  /** The row that is drawn. */
+  assessment: BandAssessment | undefined;
+  cableName: string;
+  /** The row pointed at, drawn as an outline. */
+  pointedAt: BandAssessment | undefined;
+  connectors: Connector[];
+  stale: boolean;
+  onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
+}
+
+/** The run from radio to antenna: its thickness is the power, the hatching is what became heat. */
+export function Ribbon(props: Props) {
+  const { plan, band, assessment, pointedAt, stale } = props;
+  const { reading } = usePreferences();
+  const [box, width] = useWidth<HTMLDivElement>();
+  const run = runOf(plan);
+  const runWidth = Math.max(0, width - RADIO_WIDTH - STUB - ANTENNA_WIDTH);
+  const slots = slotsOf(run, runWidth);
+  const radioW = powerOn(plan, band);
+  const shown = shownReading(reading, radioW !== null);
+  const levels = assessment ? boundaryLevels(assessment, radioW) : [];
+  const arriving = assessment && {
+    lossDb: assessment.totalLossDb,
+    watts: assessment.powerAtAntennaW,
+  };
+
+  return (
+    <section aria-label="run" className="border-b border-hairline px-4 pt-2 pb-2">
+      <div ref={box} className="relative">
+        <svg
+          width={width}
+          height={HEIGHT}
+          className={`block ${stale ? 'opacity-40' : ''}`}
+          role="img"
+          aria-label={
+            arriving
+              ? `${props.cableName}: ${levelText(arriving, shown)} at the antenna on ${bandName(band)}`
+              : 'the run'
+          }
+        >
+          <PatternLines
+            id="ash"
+            width={6}
+            height={6}
+            stroke="var(--ash)"
+            strokeWidth={1}
+            orientation={['diagonal']}
+            background="var(--ash-ground)"
+          />
+          <g transform={`translate(${RADIO_WIDTH + STUB} 0)`}>
+            {assessment && (
+              <Copper slots={slots} assessment={assessment} radioW={radioW} width={runWidth} />
+            )}
+            {pointedAt && <Outline slots={slots} assessment={pointedAt} radioW={radioW} />}
+            {run.map((element, i) => (
+              <JointMark key={element.id ?? i} element={element} slot={slots[i]} />
+            ))}
+            <g className="figures" fontSize="11" fill="var(--ink)">
+              {levels.map((level, i) => (
+                <text key={i} x={boundaryX(slots, i)} y={26} textAnchor="middle">
+                  {figureOf(level, shown)}
+                </text>
+              ))}
+            </g>
+            <Antenna x={runWidth} />
+          </g>
+        </svg>
+
+        <RadioBox {...props} />
+        <div
+          className={`absolute text-left ${stale ? 'opacity-40' : ''}`}
+          style={{ left: RADIO_WIDTH + STUB + runWidth + 40, top: MIDDLE - 24 }}
+        >
+          {arriving && (
+            <>
+              <div className="figures text-[20px] leading-6 font-semibold whitespace-nowrap text-copper-text">
+                {figureOf(arriving, shown)}
+                <span className="ml-1.5 text-[13px] font-normal">{unitOf(shown)}</span>
+              </div>
+              <div className="text-[11px] text-soft">at the antenna</div>
+            </>
+          )}
+        </div>
+
+        <ol
+          aria-label="elements from radio to antenna"
+          className="relative h-14"
+          style={{ marginLeft: RADIO_WIDTH + STUB, width: runWidth }}
+        >
+          {run.map((element, i) => (
+            <li
+              key={element.id ?? i}
+              className="absolute flex flex-col items-center text-center"
+              style={{ left: slots[i]?.x ?? 0, width: slots[i]?.width ?? 0 }}
+            >
+              <ElementLabel
+                {...props}
+                element={element}
+                index={i}
+                lossDb={assessment?.elements[i]?.lossDb}
+              />
+            </li>
+          ))}
+        </ol>
+      </div>
+    </section>
+  );
+}
+
+function boundaryX(slots: Slot[], i: number): number {
+  const slot = slots[i];
+  if (slot) return i === 0 ? slot.x + 2 : slot.x;
+  const last = slots.at(-1);
+  return last ? last.x + last.width - 6 : 0;
+}
+
+function Copper({
+  slots,
+  assessment,
+  radioW,
+  width,
+}: {
+  slots: Slot[];
+  assessment: BandAssessment;
+  radioW: number | null;
+  width: number;
+}) {
+  const thickness = thicknesses(boundaryLevels(assessment, radioW), FULL);
+  const entering = thickness[0] ?? FULL;
+  return (
+    <>
+      {entering < FULL - 0.5 && (
+        <path
+          d={`M${-STUB} ${MIDDLE - FULL / 2}L0 ${MIDDLE - entering / 2}M${-STUB} ${MIDDLE + FULL / 2}L0 ${MIDDLE + entering / 2}`}
+          stroke="var(--ink-soft)"
+          strokeDasharray="2 2"
+          fill="none"
+        >
+          <title>what never leaves the radio</title>
+        </path>
+      )}
+      <path
+        d={`M${-STUB} ${MIDDLE - entering / 2}H0V${MIDDLE + entering / 2}H${-STUB}Z`}
+        fill="var(--copper)"
+      />
+      <rect x={0} y={MIDDLE - entering / 2} width={width} height={entering} fill="url(#ash)" />
+      <path d={ribbonPath(slots, thickness, MIDDLE)} fill="var(--copper)" data-testid="copper" />
+      <path
+        d={`M0 ${MIDDLE - entering / 2}H${width}M0 ${MIDDLE + entering / 2}H${width}`}
+        stroke="var(--ink)"
+        strokeWidth="0.75"
+      />
+    </>
+  );
+}
+
+function Outline({
+  slots,
+  assessment,
+  radioW,
+}: {
+  slots: Slot[];
+  assessment: BandAssessment;
+  radioW: number | null;
+}) {
+  const thickness = thicknesses(boundaryLevels(assessment, radioW), FULL);
+  return (
+    <path
+      d={ribbonPath(slots, thickness, MIDDLE)}
+      fill="none"
+      stroke="var(--blue)"
+      strokeWidth="1.5"
+      strokeDasharray="5 3"
+    />
+  );
+}
+
+/** A mated pair: two lines across the run, as on a drawing. */
+function JointMark({ element, slot }: { element: Element; slot: Slot | undefined }) {
+  if (!slot || element.kind === 'LINE') return null;
+  const x = slot.x + slot.width / 2;
+  return (
+    <path
+      d={`M${x - 2} ${MIDDLE - FULL / 2 - 6}V${MIDDLE + FULL / 2 + 6}M${x + 2} ${MIDDLE - FULL / 2 - 6}V${MIDDLE + FULL / 2 + 6}`}
+      stroke="var(--ink)"
+      strokeWidth="1.25"
+    />
+  );
+}
+
+function Antenna({ x }: { x: number }) {
+  return (
+    <path
+      d={`M${x} ${MIDDLE}h12M${x + 12} ${MIDDLE - 24}v48M${x + 6} ${MIDDLE - 24}h12M${x + 6} ${MIDDLE + 24}h12M${x + 20} ${MIDDLE - 14}v28`}
+      stroke="var(--ink)"
+      strokeWidth="1.5"
+      fill="none"
+    />
+  );
+}
+
+function RadioBox({ plan, onCommand, onTrouble }: Props) {
+  return (
+    <div
+      className="absolute left-0 flex flex-col justify-center border border-ink bg-paper px-1 text-center"
+      style={{ top: MIDDLE - FULL / 2, minHeight: FULL, width: RADIO_WIDTH }}
+    >
+      <div className="text-soft">radio</div>
+      <QuantityField
+        label="radio power"
+        kind="power"
+        unit="w"
+        unitLabel="W"
+        value={plan.document.assessment?.radio?.powerW}
+        show={(v) => plain(v)}
+        say={powerText}
+        width="6ch"
+        className="items-center font-semibold"
+        onCommit={(powerW) => onCommand({ do: 'setPower', powerW })}
+        onTrouble={(message) => onTrouble('power', message)}
+      />
+    </div>
+  );
+}
+
+function ElementLabel({
+  element,
+  index,
+  lossDb,
+  cableName,
+  connectors,
+  onCommand,
+  onTrouble,
+}: Props & { element: Element; index: number; lossDb: number | undefined }) {
+  const { lengths } = usePreferences();
+  const loss = lossDb === undefined ? '' : `${fixed(-lossDb, 2)} dB`;
+  if (element.kind === 'LINE') {
+    return (
+      <>
+        <Bracket />
+        <span className="flex items-baseline gap-1.5 whitespace-nowrap">
+          <span className="max-w-40 truncate">{element.candidate ? cableName : element.name}</span>
+          <QuantityField
+            label="length"
+            kind="length"
+            unit={lengths}
+            unitLabel={lengths}
+            value={element.lengthM}
+            least={0.01}
+            show={(v) => lengthFigure(v, lengths)}
+            say={(v) => lengthText(v, lengths)}
+            width="6.5ch"
+            className="font-semibold"
+            onCommit={(lengthM) => onCommand({ do: 'setLength', element: index, lengthM })}
+            onTrouble={(message) => onTrouble('length', message)}
+          />
+        </span>
+        <span className="figures text-[11px] text-soft">{loss}</span>
+      </>
+    );
+  }
+  if (element.kind === 'JOINT' && element.connectorKey) {
+    return (
+      <>
+        <Choice
+          label={index === 0 ? 'connector at the radio' : 'connector at the antenna'}
+          value={element.connectorKey}
+          options={connectors.map((c) => ({ value: c.key, text: c.name.replace(/ \(.*/, '') }))}
+          className="mt-2 text-[12px]"
+          onChange={(connectorKey) =>
+            onCommand({ do: 'setConnector', element: index, connectorKey })
+          }
+        />
+        <span className="figures text-[11px] whitespace-nowrap text-soft">{loss}</span>
+      </>
+    );
+  }
+  return (
+    <>
+      <span className="mt-2 truncate text-[12px]">
+        {element.name ?? element.kind.toLowerCase()}
+      </span>
+      <span className="figures text-[11px] whitespace-nowrap text-soft">{loss}</span>
+    </>
+  );
+}
+
+function Bracket() {
+  return (
+    <span
+      aria-hidden="true"
+      className="mb-0.5 block h-1.5 w-[calc(100%-8px)] border border-t-0 border-ink"
+    />
+  );
+}

@@ -1,0 +1,123 @@
+import type { ComparisonRequest, CableType, Schemas, StoredPlan } from '../../api';
+
+export type Document = Schemas['PlanDocument'];
+export type Element = NonNullable<Schemas['AssessmentRequest']['run']>[number];
+export type Line = Extract<Element, { kind: 'LINE' }>;
+export type Band = Schemas['BandRequest'];
+export type Requirement = Schemas['RequirementRequest'];
+export type OwnCable = Schemas['CandidateRequest'];
+export type Preference = NonNullable<Document['preference']>;
+export type Matching = NonNullable<Band['matching']>;
+
+/** A plan as it is edited: the stored document with everything in place that the sheet shows. */
+export interface Plan {
+  site: string;
+  name: string;
+  document: Document;
+}
+
+export const MOST_BANDS = 12;
+
+/** Radios bring a matching unit of their own up to here, and none above. */
+const HIGHEST_TUNED_MHZ = 54;
+
+export function planOf(stored: StoredPlan): Plan {
+  return { site: stored.site, name: stored.name, document: stored.document };
+}
+
+export function runOf(plan: Plan): Element[] {
+  return plan.document.assessment?.run ?? [];
+}
+
+export function bandsOf(plan: Plan): Band[] {
+  return plan.document.assessment?.bands ?? [];
+}
+
+export function radioOf(plan: Plan) {
+  return plan.document.assessment?.radio ?? {};
+}
+
+/** What is asked; the sheet edits one requirement for all bands. */
+export function requirementOf(plan: Plan): Requirement | undefined {
+  return plan.document.requirements?.[0];
+}
+
+export function ownCablesOf(plan: Plan): OwnCable[] {
+  return (plan.document.candidates ?? []).filter((c) => c.cable !== undefined);
+}
+
+export function preferenceOf(plan: Plan): Preference {
+  return plan.document.preference ?? 'LEAST_COST';
+}
+
+/** Length of the sections that a comparison replaces, in m. */
+export function candidateLengthM(plan: Plan): number {
+  return runOf(plan)
+    .filter((e): e is Line => e.kind === 'LINE' && e.candidate === true)
+    .reduce((sum, line) => sum + (line.lengthM ?? 0), 0);
+}
+
+/** Power on a band: its own, or the radio's; null for a receiver. */
+export function powerOn(plan: Plan, band: Band | undefined): number | null {
+  return band?.powerW ?? radioOf(plan).powerW ?? null;
+}
+
+export function usualMatching(frequencyMHz: number): Matching {
+  return frequencyMHz <= HIGHEST_TUNED_MHZ ? 'AT_RADIO' : 'NONE';
+}
+
+/** What a band is called: its own name, or its frequency. */
+export function bandName(band: Band | undefined): string {
+  return band?.name || `${band?.frequencyMHz ?? '?'} MHz`;
+}
+
+/** The ledger that a plan asks for, with the elements of some of its cells. */
+export function comparisonOf(
+  plan: Plan,
+  catalogue: CableType[],
+  details: NonNullable<ComparisonRequest['details']>,
+): ComparisonRequest {
+  const own = ownCablesOf(plan);
+  const everything = catalogue.map((type) => ({ cableKey: type.key }));
+  return {
+    ...plan.document.assessment,
+    requirements: plan.document.requirements ?? [],
+    preference: preferenceOf(plan),
+    candidates: own.length === 0 ? [] : [...everything, ...own],
+    details,
+  };
+}
+
+/** A new plan: a home run that shows something at once and can be changed in every part. */
+export function newPlan(): Plan {
+  return {
+    site: '',
+    name: 'New plan',
+    document: {
+      schemaVersion: 1,
+      assessment: {
+        radio: { powerW: 100, impedanceOhm: 50, matching: 'NONE', foldback: false, duty: 0.25 },
+        ambientC: 20,
+        run: [
+          { id: 'j1', kind: 'JOINT', connectorKey: 'uhf' },
+          { id: 'main', kind: 'LINE', cableKey: 'rg-58', lengthM: 20, candidate: true },
+          { id: 'j2', kind: 'JOINT', connectorKey: 'uhf' },
+        ],
+        bands: [band('40 m', 7.1), band('20 m', 14.2), band('10 m', 28.5), band('2 m', 145)],
+      },
+      requirements: [{ kind: 'LEAST_PERCENT', percent: 50 }],
+      candidates: [],
+      preference: 'LEAST_COST',
+    },
+  };
+}
+
+export function band(name: string, frequencyMHz: number): Band {
+  return {
+    id: crypto.randomUUID().slice(0, 8),
+    name,
+    frequencyMHz,
+    matching: usualMatching(frequencyMHz),
+    load: { swr: 1.5 },
+  };
+}

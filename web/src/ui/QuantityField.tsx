@@ -1,0 +1,122 @@
+import { useEffect, useId, useState } from 'react';
+import type { QuantityKind } from '../units';
+import { parseQuantity, RANGES } from '../units';
+
+interface Props {
+  label: string;
+  kind: QuantityKind;
+  /** In the base unit of the kind. */
+  value: number | undefined;
+  /** Unit of a bare number. */
+  unit: string;
+  /** What is shown of a value while nobody edits it, without the unit. */
+  show: (value: number) => string;
+  /** The unit as shown beside the field. */
+  unitLabel: string;
+  /** How a value is written with its unit, for the echo and the range. */
+  say: (value: number) => string;
+  onCommit: (value: number) => void;
+  /** Tells when the field begins and ceases to hold something that cannot be used. */
+  onTrouble?: (message: string | null) => void;
+  /** Least value of this field, where it asks for more than the interface does. */
+  least?: number;
+  width?: string;
+  className?: string;
+  children?: React.ReactNode;
+}
+
+/**
+ * A physical quantity that is typed. It keeps the typed text apart from the value: what can be used is committed while
+ * typing, what cannot be used stays as typed with a message beside it, and a field that was not edited commits nothing.
+ */
+export function QuantityField(props: Props) {
+  const { label, kind, value, unit, show, say, onCommit, onTrouble, unitLabel } = props;
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const [committed, setCommitted] = useState(value);
+
+  // a value that came from elsewhere (undo, another field) replaces what was typed
+  if (value !== committed) {
+    setCommitted(value);
+    setTyped(null);
+  }
+
+  const message = typed === null ? null : messageOf(typed, props);
+  useEffect(() => {
+    onTrouble?.(message);
+    return () => onTrouble?.(null);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- tells about the message only
+  }, [message]);
+
+  function change(text: string) {
+    setTyped(text);
+    const parsed = parseQuantity(text, kind, unit);
+    if (parsed.ok && messageOf(text, props) === null && parsed.value !== value) {
+      setCommitted(parsed.value);
+      onCommit(parsed.value);
+    }
+  }
+
+  function leave() {
+    if (message === null) setTyped(null);
+  }
+
+  const echo = typed === null || message !== null ? null : doubtOf(typed, kind, unit, say);
+  return (
+    <span className={`inline-flex flex-col ${props.className ?? ''}`}>
+      <span className="inline-flex items-baseline gap-1">
+        <input
+          id={id}
+          aria-label={label}
+          aria-invalid={message !== null}
+          aria-describedby={message || echo ? `${id}-said` : undefined}
+          inputMode="text"
+          autoComplete="off"
+          spellCheck={false}
+          className="in-place figures min-h-6 text-right"
+          style={{ width: props.width ?? '7ch' }}
+          value={typed ?? (value === undefined ? '' : show(value))}
+          onChange={(e) => change(e.target.value)}
+          onFocus={(e) => e.target.select()}
+          onBlur={leave}
+          onKeyDown={(e) => {
+            if (e.key === 'Enter') e.currentTarget.blur();
+            if (e.key === 'Escape') setTyped(null);
+          }}
+        />
+        <span className="text-[11px] text-soft">{unitLabel}</span>
+        {props.children}
+      </span>
+      {(message || echo) && (
+        <span
+          id={`${id}-said`}
+          role={message ? 'alert' : 'status'}
+          className={`max-w-60 text-[11px] leading-tight ${message ? 'text-fail' : 'text-soft'}`}
+        >
+          {message ?? echo}
+        </span>
+      )}
+    </span>
+  );
+}
+
+function messageOf(text: string, { kind, unit, say, least }: Props): string | null {
+  const parsed = parseQuantity(text, kind, unit);
+  if (!parsed.ok) return parsed.message;
+  const min = least ?? RANGES[kind].min;
+  const { max } = RANGES[kind];
+  return parsed.value >= min && parsed.value <= max
+    ? null
+    : `${say(parsed.value)} is out of range: from ${say(min)} to ${say(max)}.`;
+}
+
+/** What was understood, where the text could be meant otherwise. */
+function doubtOf(
+  text: string,
+  kind: QuantityKind,
+  unit: string,
+  say: (value: number) => string,
+): string | null {
+  const parsed = parseQuantity(text, kind, unit);
+  return parsed.ok && parsed.doubt ? `${say(parsed.value)}?` : null;
+}

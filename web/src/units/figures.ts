@@ -1,0 +1,71 @@
+/** Writing numbers for people: digits that matter, a true minus, units as the operator likes them. */
+
+export type LengthUnit = 'm' | 'ft';
+
+export const FEET_PER_METRE = 1 / 0.3048;
+
+const formats = new Map<number, Intl.NumberFormat>();
+
+function format(decimals: number): Intl.NumberFormat {
+  const known = formats.get(decimals);
+  if (known) return known;
+  const made = new Intl.NumberFormat('en', {
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+    useGrouping: false,
+  });
+  formats.set(decimals, made);
+  return made;
+}
+
+/** A number with a fixed count of decimals and a true minus; never a minus before a rounded zero. */
+export function fixed(value: number, decimals: number): string {
+  const text = format(decimals).format(value);
+  if (/^-0(\.0*)?$/.test(text)) return text.slice(1);
+  return text.replace('-', '−');
+}
+
+/** About three significant digits: 1234, 123, 12.3, 1.2, 0.12, 0.012; what is less still is 0.00. */
+export function significant(value: number): string {
+  const size = Math.abs(value);
+  if (size >= 99.95) return fixed(value, 0);
+  if (size >= 0.995) return fixed(value, 1);
+  if (size >= 0.0995 || size < 0.0005) return fixed(value, 2);
+  return fixed(value, 3);
+}
+
+/** A number as short as it can be written without losing what was typed: 31, 0.5, 39.624. */
+export function plain(value: number, mostDecimals = 4): string {
+  return fixed(Number(value.toFixed(mostDecimals)), 0) === fixed(value, mostDecimals)
+    ? fixed(value, 0)
+    : fixed(value, mostDecimals)
+        .replace(/(\.\d*?)0+$/, '$1')
+        .replace(/\.$/, '');
+}
+
+/** A length in the operator's unit, without the unit. */
+export function lengthFigure(metres: number, unit: LengthUnit): string {
+  return unit === 'm' ? plain(metres, 3) : plain(metres * FEET_PER_METRE, 2);
+}
+
+/** A length with its unit. */
+export function lengthText(metres: number, unit: LengthUnit): string {
+  return `${lengthFigure(metres, unit)} ${unit}`;
+}
+
+/** Power with its unit, milliwatts below one watt and kilowatts from ten. */
+export function powerText(watts: number): string {
+  if (watts >= 9999.5) return `${plain(watts / 1000, 2)} kW`;
+  if (watts < 0.9995) return `${significant(watts * 1000)} mW`;
+  return `${significant(watts)} W`;
+}
+
+/** A frequency as it is spoken of: 7100 kHz is 7.1 MHz, 1296.2 MHz stays. */
+export function frequencyText(megahertz: number): string {
+  return megahertz >= 3000 ? `${plain(megahertz / 1000, 4)} GHz` : `${plain(megahertz, 4)} MHz`;
+}
+
+/** Money of the shown precision: whole from 100, two decimals below. */
+export function moneyFigure(amount: number): string {
+  return fixed(amount, amount >= 99.5 ? 0 : 2);
+}

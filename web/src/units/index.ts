@@ -1,0 +1,4 @@
+export * from './figures';
+export * from './quantity';
+export * from './ranges';
+export * from './reading';

@@ -1,0 +1,160 @@
+/**
+ * Reading what people type. A quantity is a number with or without a unit; comma and point are both decimal marks,
+ * grouping is by space only, and a unit letter may stand in the decimal mark's place (1k5).
+ */
+
+export type QuantityKind =
+  | 'length'
+  | 'power'
+  | 'frequency'
+  | 'swr'
+  | 'loss'
+  | 'percent'
+  | 'attenuation'
+  | 'ratio'
+  | 'impedance';
+
+/** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
+export interface Understood {
+  ok: true;
+  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm. */
+  value: number;
+  doubt: boolean;
+}
+
+export interface NotUnderstood {
+  ok: false;
+  message: string;
+}
+
+export type Parsed = Understood | NotUnderstood;
+
+const METRES_PER_FOOT = 0.3048;
+const INCHES_PER_FOOT = 12;
+
+/** Factor from a unit to the base unit, by kind. Spellings are lower case; `M` and `m` differ only where it matters. */
+const UNITS: Record<QuantityKind, Record<string, number>> = {
+  length: {
+    m: 1,
+    metre: 1,
+    metres: 1,
+    meter: 1,
+    meters: 1,
+    cm: 0.01,
+    mm: 0.001,
+    km: 1000,
+    ft: METRES_PER_FOOT,
+    foot: METRES_PER_FOOT,
+    feet: METRES_PER_FOOT,
+    "'": METRES_PER_FOOT,
+    in: METRES_PER_FOOT / INCHES_PER_FOOT,
+    '"': METRES_PER_FOOT / INCHES_PER_FOOT,
+    yd: 3 * METRES_PER_FOOT,
+  },
+  power: { w: 1, watt: 1, watts: 1, mw: 0.001, kw: 1000, k: 1000 },
+  frequency: { mhz: 1, khz: 0.001, ghz: 1000, hz: 1e-6, k: 0.001, m: 1, g: 1000 },
+  swr: { '': 1, ':1': 1 },
+  loss: { db: 1 },
+  percent: { '%': 1, percent: 1 },
+  attenuation: { 'db/100m': 1, 'db/100ft': 1 / METRES_PER_FOOT, db: 1 },
+  ratio: { '': 1 },
+  impedance: { ω: 1, ohm: 1, ohms: 1 },
+};
+
+const EXAMPLES: Record<QuantityKind, string> = {
+  length: '31 m or 102 ft',
+  power: '50 W or 1k5',
+  frequency: '145 MHz or 7100 kHz',
+  swr: '1.5',
+  loss: '3 dB',
+  percent: '70 %',
+  attenuation: '8.5',
+  ratio: '0.85',
+  impedance: '50',
+};
+
+/** Feet and inches together: 33' 6" or 33 ft 6 in. */
+const FEET_AND_INCHES = /^(\d+(?:[.,]\d+)?)\s*(?:'|ft|feet)\s*(\d+(?:[.,]\d+)?)\s*(?:"|''|in)$/i;
+
+/** A number, grouped by space or not, then a unit. */
+const NUMBER_AND_UNIT = /^([+-]?\d+(?: \d{3})*(?:[.,]\d*)?|[+-]?[.,]\d+)\s*(.*)$/;
+
+/** A unit letter in the decimal mark's place. */
+const LETTER_AS_MARK = /^(\d+)([a-zA-Z])(\d+)$/;
+
+/** A comma before exactly three digits could have been meant to group. */
+const COULD_BE_GROUPING = /^[+-]?\d{1,3},\d{3}(?!\d)/;
+
+/**
+ * Reads a typed quantity.
+ *
+ * @param text as typed
+ * @param kind what it is
+ * @param defaultUnit unit of a bare number, as spelt in the table of the kind
+ */
+export function parseQuantity(text: string, kind: QuantityKind, defaultUnit: string): Parsed {
+  const typed = tidy(text);
+  if (typed === '') return refuse(text, kind);
+  return (
+    feetAndInches(typed, kind) ??
+    letterAsMark(typed, kind) ??
+    numberAndUnit(typed, kind, defaultUnit) ??
+    refuse(text, kind)
+  );
+}
+
+function tidy(text: string): string {
+  return text
+    .replace(/[\u00a0\u2009\u202f]/g, ' ')
+    .replace(/[’′]/g, "'")
+    .replace(/[”″]/g, '"')
+    .replace(/\u2212/g, '-')
+    .trim();
+}
+
+function feetAndInches(typed: string, kind: QuantityKind): Parsed | null {
+  const match = kind === 'length' ? FEET_AND_INCHES.exec(typed) : null;
+  if (!match) return null;
+  const feet = decimal(match[1] ?? '') + decimal(match[2] ?? '') / INCHES_PER_FOOT;
+  return { ok: true, value: feet * METRES_PER_FOOT, doubt: false };
+}
+
+function letterAsMark(typed: string, kind: QuantityKind): Parsed | null {
+  const match = LETTER_AS_MARK.exec(typed);
+  const factor = match ? factorOf(kind, match[2] ?? '') : undefined;
+  if (!match || factor === undefined) return null;
+  return { ok: true, value: scaled(Number(`${match[1]}.${match[3]}`), factor), doubt: false };
+}
+
+function numberAndUnit(typed: string, kind: QuantityKind, defaultUnit: string): Parsed | null {
+  const match = NUMBER_AND_UNIT.exec(typed);
+  if (!match) return null;
+  const number = match[1] ?? '';
+  const factor = factorOf(kind, match[2] === '' ? defaultUnit : (match[2] ?? ''));
+  const value = decimal(number.replace(/ /g, ''));
+  if (factor === undefined || !Number.isFinite(value)) return null;
+  return { ok: true, value: scaled(value, factor), doubt: COULD_BE_GROUPING.test(number) };
+}
+
+function factorOf(kind: QuantityKind, unit: string): number | undefined {
+  const units = UNITS[kind];
+  const spelt = unit.replace(/\s+/g, '');
+  // MW and mW are a thousand million apart
+  if (kind === 'power' && spelt.startsWith('M')) return spelt === 'MW' ? 1e6 : undefined;
+  return Object.hasOwn(units, spelt.toLowerCase()) ? units[spelt.toLowerCase()] : undefined;
+}
+
+function decimal(number: string): number {
+  return Number(number.replace(',', '.'));
+}
+
+/** 7100 · 0.001 is 7.1000000000000005 in binary; twelve digits are more than anybody types. */
+function scaled(value: number, factor: number): number {
+  return factor === 1 ? value : Number((value * factor).toPrecision(12));
+}
+
+function refuse(text: string, kind: QuantityKind): NotUnderstood {
+  return text.trim() === ''
+    ? { ok: false, message: `Type a value, such as ${EXAMPLES[kind]}.` }
+    : { ok: false, message: `“${text.trim()}” is not understood. Type it like ${EXAMPLES[kind]}.` };
+}

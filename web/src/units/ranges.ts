@@ -1,0 +1,17 @@
+import type { QuantityKind } from './quantity';
+
+/**
+ * What the programming interface accepts, in base units. A test holds this table against the interface's own
+ * description.
+ */
+export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
+  length: { min: 0, max: 10_000 },
+  power: { min: 0.001, max: 100_000 },
+  frequency: { min: 0.1, max: 30_000 },
+  swr: { min: 1, max: 1000 },
+  loss: { min: 0, max: 300 },
+  percent: { min: 0.000_001, max: 100 },
+  attenuation: { min: 0.000_001, max: 100_000 },
+  ratio: { min: 0.3, max: 1 },
+  impedance: { min: 1, max: 2000 },
+};

@@ -1,0 +1,98 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  figureOf,
+  fixed,
+  lengthText,
+  nextReading,
+  parseQuantity,
+  plain,
+  powerText,
+  RANGES,
+  significant,
+} from '.';
+import type { QuantityKind } from '.';
+import vectors from './vectors.json';
+
+describe('what people type', () => {
+  it.each(vectors.ok)('%j is understood', (text, kind, unit, value, doubt) => {
+    const parsed = parseQuantity(text as string, kind as QuantityKind, unit as string);
+    expect(parsed).toMatchObject({ ok: true, doubt });
+    expect(parsed.ok && parsed.value).toBeCloseTo(value as number, 9);
+  });
+
+  it.each(vectors.refused)('%j is refused with an example', (text, kind, unit) => {
+    const parsed = parseQuantity(text as string, kind as QuantityKind, unit as string);
+    expect(parsed.ok).toBe(false);
+    expect(!parsed.ok && parsed.message).toMatch(/like|such as/);
+  });
+});
+
+describe('ranges', () => {
+  const schemas = JSON.parse(readFileSync('openapi.json', 'utf8')).components.schemas;
+
+  function described(schema: string, property: string) {
+    const all = [schemas[schema], ...(schemas[schema].allOf ?? [])];
+    const found = all.map((s) => s.properties?.[property]).find((p) => p !== undefined);
+    return { min: found.minimum, max: found.maximum };
+  }
+
+  it.each([
+    ['length', 'Line', 'lengthM'],
+    ['power', 'RadioRequest', 'powerW'],
+    ['frequency', 'BandRequest', 'frequencyMHz'],
+    ['swr', 'LoadRequest', 'swr'],
+    ['loss', 'RequirementRequest', 'lossDb'],
+    ['percent', 'RequirementRequest', 'percent'],
+    ['attenuation', 'PointRequest', 'attenuationDbPer100m'],
+    ['ratio', 'CableRequest', 'velocityFactor'],
+    ['impedance', 'CableRequest', 'impedanceOhm'],
+  ] as const)('of %s are those of the interface', (kind, schema, property) => {
+    expect(RANGES[kind]).toEqual(described(schema, property));
+  });
+});
+
+describe('figures', () => {
+  it('keep about three digits', () => {
+    expect(
+      [1234, 123.4, 99.96, 12.34, 1.234, 0.99, 0.124, 0.0124, 0.0001, 0].map(significant),
+    ).toEqual(['1234', '123', '100', '12.3', '1.2', '0.99', '0.12', '0.012', '0.00', '0.00']);
+  });
+
+  it('carry a true minus, but none before zero', () => {
+    expect(fixed(-1.55, 2)).toBe('−1.55');
+    expect(fixed(-0.001, 2)).toBe('0.00');
+  });
+
+  it('are as short as what was typed', () => {
+    expect([31, 31.5, 0.00012, 39.624].map((v) => plain(v, 5))).toEqual([
+      '31',
+      '31.5',
+      '0.00012',
+      '39.624',
+    ]);
+  });
+
+  it('name their unit', () => {
+    expect(lengthText(39.624, 'ft')).toBe('130 ft');
+    expect(powerText(0.05)).toBe('50.0 mW');
+    expect(powerText(1500)).toBe('1500 W');
+    expect(powerText(12_000)).toBe('12 kW');
+  });
+});
+
+describe('a power ratio', () => {
+  const level = { lossDb: 3.0103, watts: 50 };
+
+  it('reads four ways', () => {
+    expect(figureOf(level, 'watts')).toBe('50.0');
+    expect(figureOf(level, 'percent')).toBe('50.0');
+    expect(figureOf(level, 'dB')).toBe('−3.01');
+    expect(figureOf(level, 'S')).toBe('−0.50');
+  });
+
+  it('steps through the readings, past watts for a receiver', () => {
+    expect(nextReading('S', true)).toBe('watts');
+    expect(nextReading('S', false)).toBe('percent');
+  });
+});

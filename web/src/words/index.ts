@@ -1,0 +1,260 @@
+/** Every sentence that people read. Figures come in already read in the operator's units. */
+
+import type { BandAssessment, Reason, Row } from '../api';
+import {
+  DB_PER_S_UNIT,
+  fixed,
+  levelText,
+  lossBetween,
+  plain,
+  powerText,
+  READING_NAMES,
+  significant,
+  unitOf,
+} from '../units';
+import type { Level, Reading } from '../units';
+
+/** Less than this in dB is not worth a clause of its own. */
+const NOTEWORTHY_DB = 0.005;
+
+/** A range wider than this in dB between best and worst angle is told. */
+const NOTEWORTHY_RANGE_DB = 0.05;
+
+export const words = {
+  verdict: { PASS: 'passes', MARGINAL: 'marginal', FAIL: 'fails' },
+  preference: { LEAST_COST: 'least cost that passes', MOST_MARGIN: 'most to spare' },
+  requirement: {
+    LEAST_POWER: 'at least',
+    LEAST_PERCENT: 'at least',
+    MOST_LOSS: 'no more than',
+  },
+  requirementTail: {
+    LEAST_POWER: 'at the antenna, on every band',
+    LEAST_PERCENT: 'of the power at the antenna, on every band',
+    MOST_LOSS: 'lost on the way, on every band',
+  },
+  requirementKind: {
+    LEAST_POWER: 'watts that arrive',
+    LEAST_PERCENT: 'percent that arrives',
+    MOST_LOSS: 'dB that may be lost',
+  },
+  matching: {
+    AT_RADIO: 'matched at the radio',
+    NONE: 'no matching unit',
+    AT_ANTENNA: 'matched at the antenna',
+  },
+  reading: READING_NAMES,
+  caution:
+    'Keep people away from the antenna while transmitting, bond the shield and fit an arrestor where it enters. Local codes, your licence and a qualified person decide.',
+  samplePrices: 'Prices are samples to try things with, not offers.',
+  typicalFigures: 'Figures are typical of the type; the sheet of the cable you buy may differ.',
+} as const;
+
+/** The heading of the note: what a cable brings on a band. */
+export function brings(
+  name: string,
+  level: Level,
+  reading: Reading,
+  radioW: number | null,
+  band: string,
+): string {
+  switch (reading) {
+    case 'watts':
+      return radioW === null || level.watts === null
+        ? ''
+        : `${name} brings ${significant(level.watts)} of your ${powerText(radioW)} to the antenna on ${band}.`;
+    case 'percent':
+      return `${name} brings ${levelText(level, reading)} of the power to the other end on ${band}.`;
+    case 'dB':
+      return `${name} costs ${fixed(level.lossDb, 2)} dB on ${band}.`;
+    case 'S':
+      return `${name} costs ${fixed(level.lossDb / DB_PER_S_UNIT, 2)} S-units on ${band}.`;
+  }
+}
+
+/** A number that was asked, in the unit of its kind. */
+export function askedText(kind: NonNullable<Reason['values']['kind']>, value: number): string {
+  switch (kind) {
+    case 'LEAST_POWER':
+      return powerText(value);
+    case 'LEAST_PERCENT':
+      return `${plain(value, 2)} %`;
+    case 'MOST_LOSS':
+      return `${plain(value, 2)} dB`;
+  }
+}
+
+/** One reason, with its number. */
+export function reasonText(reason: Reason, band: string): string {
+  const { kind, asked, reached } = reason.values;
+  switch (reason.code) {
+    case 'TOO_LOSSY':
+      return `loses ${fixed(reached, 0)} dB on ${band}, too much to be assessed`;
+    case 'EXTRAPOLATED':
+      return `beyond a data sheet on ${band}: an extrapolation`;
+  }
+  if (kind === null || asked === null) return reason.text;
+  switch (reason.code) {
+    case 'MISSED':
+      return kind === 'MOST_LOSS'
+        ? `${difference(reached - asked)} dB over ${askedText(kind, asked)} on ${band}`
+        : `${shortBy(kind, asked - reached)} short of ${askedText(kind, asked)} on ${band}`;
+    case 'MISSED_AT_WORST_ANGLE':
+      return `${figureAs(kind, reached)} on ${band} if the antenna's SWR falls badly; you asked for ${askedText(kind, asked)}`;
+    case 'LITTLE_TO_SPARE':
+      return `only just: ${figureAs(kind, reached)} on ${band}`;
+    default:
+      return reason.text;
+  }
+}
+
+function shortBy(kind: 'LEAST_POWER' | 'LEAST_PERCENT', value: number): string {
+  return kind === 'LEAST_POWER' ? powerDifference(value) : `${difference(value)} %`;
+}
+
+function figureAs(kind: NonNullable<Reason['values']['kind']>, value: number): string {
+  return kind === 'LEAST_POWER'
+    ? powerText(value)
+    : kind === 'LEAST_PERCENT'
+      ? `${significant(value)} %`
+      : `${fixed(value, 2)} dB`;
+}
+
+/** A shortfall needs fewer digits than a figure: 17 W, 4 W, 0.6 W. */
+function difference(value: number): string {
+  return value >= 1.95 ? fixed(value, 0) : value >= 0.0995 ? fixed(value, 1) : significant(value);
+}
+
+function powerDifference(watts: number): string {
+  return watts < 0.05 ? `${difference(watts * 1000)} mW` : `${difference(watts)} W`;
+}
+
+/** What stands at the end of a row. */
+export function rowSummary(
+  row: Row,
+  isFirstPass: boolean,
+  preference: keyof typeof words.preference,
+  bands: string[],
+): string {
+  const [first] = row.reasons;
+  if (first) return reasonText(first, bands[first.band] ?? '');
+  if (row.leastSpareDb === null) return 'nothing asked';
+  if (isFirstPass && preference === 'LEAST_COST' && row.cost) return 'passes; least cost that does';
+  return `passes, ${fixed(row.leastSpareDb, 1)} dB to spare`;
+}
+
+/** Where the power of one band goes, each place apart. */
+export function whereItGoes(a: BandAssessment): string {
+  const parts = [`cable and joints take ${fixed(a.matchedLossDb, 2)} dB`];
+  if (Math.abs(a.mismatchLossDb) >= NOTEWORTHY_DB) {
+    parts.push(`the standing wave adds ${fixed(a.mismatchLossDb, 2)} dB`);
+  }
+  if (a.matchingLossDb >= NOTEWORTHY_DB) {
+    parts.push(`the matching unit takes ${fixed(a.matchingLossDb, 2)} dB`);
+  }
+  if (a.reflectionLossDb >= NOTEWORTHY_DB) {
+    parts.push(`${fixed(a.reflectionLossDb, 2)} dB never leaves the radio, sent back by the SWR`);
+  }
+  if (a.foldbackDb >= NOTEWORTHY_DB) {
+    parts.push(`the radio holds back ${fixed(a.foldbackDb, 2)} dB`);
+  }
+  return sentence(parts);
+}
+
+/** What the SWR is at both ends, and how far to trust the one at the radio. */
+export function swrAtBothEnds(a: BandAssessment): string {
+  const atRadio = a.swrAtRadio === null ? 'without limit' : fixed(a.swrAtRadio, 2);
+  const atAntenna = a.swrAtAntenna === null ? 'without limit' : fixed(a.swrAtAntenna, 2);
+  const flattered =
+    a.swrAtRadio !== null && a.swrAtAntenna !== null && a.swrAtAntenna - a.swrAtRadio >= 0.05;
+  return flattered
+    ? `An SWR of ${atAntenna} at the antenna shows as ${atRadio} at the radio: loss in the run flatters the reading.`
+    : `SWR ${atAntenna} at the antenna, ${atRadio} at the radio.`;
+}
+
+/** Best and worst angle of an SWR whose angle is not known; empty when they hardly differ. */
+export function angleRange(a: BandAssessment): string {
+  if (!a.efficiencyRange) return '';
+  const best = lossBetween(1, a.efficiencyRange.max);
+  const worst = lossBetween(1, a.efficiencyRange.min);
+  return worst - best < NOTEWORTHY_RANGE_DB
+    ? ''
+    : `Depending on the angle of that SWR the run loses ${fixed(best, 2)} to ${fixed(worst, 2)} dB.`;
+}
+
+export function askedSentence(
+  kind: NonNullable<Reason['values']['kind']>,
+  value: number,
+  tightest: string,
+): string {
+  const asked = askedText(kind, value);
+  return kind === 'MOST_LOSS'
+    ? `You asked for no more than ${asked} lost on every band; ${tightest}.`
+    : `You asked for at least ${asked} on every band; ${tightest}.`;
+}
+
+/** How a row compares with what else passes. */
+export function besideTheOthers(
+  row: Row,
+  rows: Row[],
+  preference: keyof typeof words.preference,
+): string {
+  const passing = rows.filter((r) => r.verdict !== 'FAIL' && r.suitability === 'SUITED');
+  const first = passing[0];
+  if (!first) return 'No cable passes: shorten the run, ask for less, or put up more antenna gain.';
+  if (row.verdict === 'FAIL') {
+    return `${first.name} would ${first.verdict === 'PASS' ? 'pass' : 'only just pass'}${preference === 'LEAST_COST' ? ', at the least cost of those that do' : ', with the most to spare'}.`;
+  }
+  if (!row.cost) return 'Its price is not known.';
+  const amount = Number(row.cost.amount);
+  const cheaper = passing.filter((r) => r.cost && Number(r.cost.amount) < amount);
+  if (cheaper.length === 0) return 'Nothing cheaper passes.';
+  return `${cheaper
+    .map((r) => r.name)
+    .slice(0, 2)
+    .join(
+      ' and ',
+    )} ${cheaper.length > 1 ? 'cost' : 'costs'} less and ${cheaper.length > 1 ? 'pass' : 'passes'} too.`;
+}
+
+export function saveWords(state: { kind: string; what?: string }, ago: string): string {
+  switch (state.kind) {
+    case 'saved':
+      return ago;
+    case 'unsaved':
+      return 'not yet';
+    case 'saving':
+      return 'saving …';
+    case 'away':
+      return state.what === 'database'
+        ? 'not saved: the database is away, trying again'
+        : 'not saved: the server is away, trying again';
+    case 'changedElsewhere':
+      return 'not saved: changed elsewhere';
+    default:
+      return 'not saved: refused';
+  }
+}
+
+/** How long ago, in words. */
+export function agoText(at: number, now: number): string {
+  const seconds = Math.max(0, Math.round((now - at) / 1000));
+  if (seconds < 60) return 'a moment ago';
+  if (seconds < 3600) return `${Math.round(seconds / 60)} min ago`;
+  if (seconds < 36 * 3600) return `${Math.round(seconds / 3600)} h ago`;
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' }).format(at);
+}
+
+export function dateText(iso: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' }).format(new Date(iso));
+}
+
+export function readingUnit(reading: Reading): string {
+  return unitOf(reading);
+}
+
+function sentence(parts: string[]): string {
+  const text =
+    parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}
