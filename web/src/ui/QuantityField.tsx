@@ -20,7 +20,6 @@ interface Props {
   onTrouble?: (message: string | null) => void;
   /** Least value of this field, where it asks for more than the interface does. */
   least?: number;
-  width?: string;
   className?: string;
   children?: React.ReactNode;
 }
@@ -61,6 +60,7 @@ export function QuantityField(props: Props) {
     if (message === null) setTyped(null);
   }
 
+  const text = typed ?? (value === undefined ? '' : show(value));
   const echo = typed === null || message !== null ? null : doubtOf(typed, kind, unit, say);
   return (
     <span className={`inline-flex flex-col ${props.className ?? ''}`}>
@@ -74,8 +74,8 @@ export function QuantityField(props: Props) {
           autoComplete="off"
           spellCheck={false}
           className="in-place figures min-h-6 text-right"
-          style={{ width: props.width ?? '7ch' }}
-          value={typed ?? (value === undefined ? '' : show(value))}
+          style={{ width: `${Math.max(3, text.length) + 1.5}ch` }}
+          value={text}
           onChange={(e) => change(e.target.value)}
           onFocus={(e) => e.target.select()}
           onBlur={leave}

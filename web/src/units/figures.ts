@@ -53,11 +53,23 @@ export function lengthText(metres: number, unit: LengthUnit): string {
   return `${lengthFigure(metres, unit)} ${unit}`;
 }
 
-/** Power with its unit, milliwatts below one watt and kilowatts from ten. */
+/** Power with its unit, milliwatts below one watt and kilowatts from ten; 50 W rather than 50.0 W. */
 export function powerText(watts: number): string {
   if (watts >= 9999.5) return `${plain(watts / 1000, 2)} kW`;
-  if (watts < 0.9995) return `${significant(watts * 1000)} mW`;
-  return `${significant(watts)} W`;
+  if (watts < 0.9995) return `${short(watts * 1000)} mW`;
+  return `${short(watts)} W`;
+}
+
+function short(value: number): string {
+  return significant(value).replace(/\.0+$/, '');
+}
+
+const NUMBER_THEN_UNIT =
+  /(\d) (?=(?:W|mW|kW|dB|S-units|m|cm|mm|ft|kg|MHz|GHz|kHz|Ω|%)(?![\p{L}\d]))/gu;
+
+/** A sentence whose numbers keep their units on the same line. */
+export function tied(sentence: string): string {
+  return sentence.replace(NUMBER_THEN_UNIT, '$1\u00a0');
 }
 
 /** A frequency as it is spoken of: 7100 kHz is 7.1 MHz, 1296.2 MHz stays. */
@@ -65,7 +77,7 @@ export function frequencyText(megahertz: number): string {
   return megahertz >= 3000 ? `${plain(megahertz / 1000, 4)} GHz` : `${plain(megahertz, 4)} MHz`;
 }
 
-/** Money of the shown precision: whole from 100, two decimals below. */
+/** Money as it is compared: whole units from ten, hundredths below. */
 export function moneyFigure(amount: number): string {
-  return fixed(amount, amount >= 99.5 ? 0 : 2);
+  return fixed(amount, amount >= 9.995 ? 0 : 2);
 }

@@ -75,7 +75,8 @@ describe('figures', () => {
 
   it('name their unit', () => {
     expect(lengthText(39.624, 'ft')).toBe('130 ft');
-    expect(powerText(0.05)).toBe('50.0 mW');
+    expect(powerText(0.05)).toBe('50 mW');
+    expect(powerText(20.8)).toBe('20.8 W');
     expect(powerText(1500)).toBe('1500 W');
     expect(powerText(12_000)).toBe('12 kW');
   });

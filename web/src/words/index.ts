@@ -108,6 +108,12 @@ export function reasonText(reason: Reason, band: string): string {
   }
 }
 
+/** The same as the second half of a sentence that has told what was asked. */
+export function reasonClause(reason: Reason, band: string): string {
+  const text = reasonText(reason, band);
+  return reason.code === 'MISSED' ? `it is ${text}` : text;
+}
+
 function shortBy(kind: 'LEAST_POWER' | 'LEAST_PERCENT', value: number): string {
   return kind === 'LEAST_POWER' ? powerDifference(value) : `${difference(value)} %`;
 }
@@ -182,15 +188,16 @@ export function angleRange(a: BandAssessment): string {
     : `Depending on the angle of that SWR the run loses ${fixed(best, 2)} to ${fixed(worst, 2)} dB.`;
 }
 
+/** What was asked, and what comes. */
 export function askedSentence(
   kind: NonNullable<Reason['values']['kind']>,
   value: number,
-  tightest: string,
+  comes: string,
 ): string {
   const asked = askedText(kind, value);
   return kind === 'MOST_LOSS'
-    ? `You asked for no more than ${asked} lost on every band; ${tightest}.`
-    : `You asked for at least ${asked} on every band; ${tightest}.`;
+    ? `You asked for no more than ${asked} lost on every band; ${comes}.`
+    : `You asked for at least ${asked} on every band; ${comes}.`;
 }
 
 /** How a row compares with what else passes. */

@@ -64,20 +64,28 @@ export function BandTabs(props: Props) {
               i === focus ? 'border-b-blue' : 'border-b-transparent'
             }`}
           >
-            <button
-              type="button"
-              aria-pressed={i === focus}
-              onClick={() => onFocus(i)}
+            <TabHead
+              as={i === focus ? 'div' : 'button'}
+              {...(i !== focus && { type: 'button', onClick: () => onFocus(i) })}
               className="flex min-h-6 items-baseline gap-2 text-left whitespace-nowrap"
             >
               {cell && <VerdictMark verdict={cell.verdict} />}
-              <span className="font-semibold">{bandName(band)}</span>
+              {i === focus ? (
+                <TextField
+                  label="name of the band"
+                  value={band.name ?? ''}
+                  className="w-[9ch] font-semibold"
+                  onCommit={(name) => onCommand({ do: 'renameBand', band: i, name })}
+                />
+              ) : (
+                <span className="font-semibold">{bandName(band)}</span>
+              )}
               <span
                 className={`figures ml-auto pl-3 font-medium text-copper-text ${stale ? 'opacity-40' : ''}`}
               >
                 {level ? `${figureOf(level, shown)} ${unitOf(shown)}` : '–'}
               </span>
-            </button>
+            </TabHead>
             {i === focus ? (
               <FocusedBand {...props} band={band} index={i} />
             ) : (
@@ -95,6 +103,14 @@ export function BandTabs(props: Props) {
       )}
     </section>
   );
+}
+
+/** The head of a tab: something to press, or in the tab in focus something to edit. */
+function TabHead({
+  as: Tag,
+  ...rest
+}: { as: 'div' | 'button' } & React.ComponentProps<'button'> & React.ComponentProps<'div'>) {
+  return <Tag {...(rest as object)} />;
 }
 
 /** What is offered next when a band is added; any name and frequency can be typed over it. */
@@ -122,12 +138,6 @@ function FocusedBand({
   const many = bandsOf(plan).length > 1;
   return (
     <span className="flex flex-wrap items-baseline gap-x-2 text-[12px]">
-      <TextField
-        label="name of the band"
-        value={band.name ?? ''}
-        className="w-[8ch]"
-        onCommit={(name) => onCommand({ do: 'renameBand', band: index, name })}
-      />
       <QuantityField
         label="frequency"
         kind="frequency"
@@ -136,7 +146,6 @@ function FocusedBand({
         value={band.frequencyMHz}
         show={(v) => plain(v)}
         say={frequencyText}
-        width="8ch"
         onCommit={(frequencyMHz) =>
           onCommand({
             do: 'setFrequency',
@@ -157,7 +166,6 @@ function FocusedBand({
           value={band.load?.swr}
           show={(v) => plain(v)}
           say={(v) => plain(v)}
-          width="5ch"
           onCommit={(swr) => onCommand({ do: 'setSwr', band: index, swr })}
           onTrouble={(message) => onTrouble('swr', message)}
         />

@@ -32,7 +32,7 @@ interface Props {
 }
 
 const WIDE = 1180;
-const FIXED = 30 + 150 + 118 + 76 + 210;
+const FIXED = 30 + 150 + 118 + 68 + 210;
 const NARROWEST_BAND = 58;
 const WIDEST_BAND = 100;
 
@@ -65,7 +65,7 @@ export function Ledger(props: Props) {
           {bands.map((b, i) => (
             <col key={b.id ?? i} style={{ width: i === focus ? 118 : bandWidth }} />
           ))}
-          <col style={{ width: 76 }} />
+          <col style={{ width: 68 }} />
           {wide && <col style={{ width: 75 }} />}
           {wide && <col style={{ width: 75 }} />}
           <col />
@@ -164,7 +164,7 @@ function LedgerRow({
   const pinned = row.id === ledger?.presentRowId || row.id === chosen;
   const type = catalogue.find((t) => t.key === row.id);
   const cellClass = `border-b border-hairline py-[3px] align-middle ${isSelected ? 'bg-raised' : pinned ? 'bg-paper' : ''} ${
-    pinned ? 'sticky top-[25px] bottom-0 z-[5]' : ''
+    pinned ? 'sticky top-[25px] bottom-0 z-[5] shadow-[0_-1px_0_var(--hairline)]' : ''
   }`;
 
   return (
@@ -208,7 +208,7 @@ function LedgerRow({
           </td>
         ))}
         <td className={`${cellClass} pr-3 text-right`}>
-          {row.cost ? <AlignedFigure text={moneyFigure(Number(row.cost.amount))} /> : '–'}
+          {row.cost ? <span className="figures">{moneyFigure(Number(row.cost.amount))}</span> : '–'}
         </td>
         {wide && (
           <td className={`${cellClass} pr-3 text-right`}>

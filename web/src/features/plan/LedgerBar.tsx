@@ -102,7 +102,6 @@ function AskedSentence({
         value={asked[field.name]}
         show={(v) => plain(v)}
         say={(v) => askedText(asked.kind, v)}
-        width="6ch"
         className="font-semibold"
         onCommit={(value) =>
           onCommand({ do: 'ask', requirement: { kind: asked.kind, [field.name]: value } })

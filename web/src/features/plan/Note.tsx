@@ -3,14 +3,14 @@ import { useEffect, useRef, useState } from 'react';
 import type { BandAssessment, Decision, Ledger, Row } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { levelText, shownReading } from '../../units';
+import { levelText, shownReading, tied } from '../../units';
 import {
   angleRange,
   askedSentence,
   besideTheOthers,
   brings,
   dateText,
-  reasonText,
+  reasonClause,
   swrAtBothEnds,
   whereItGoes,
   words,
@@ -46,20 +46,24 @@ export function Note(props: Props) {
   return (
     <div className={`flex flex-col gap-3 ${stale ? 'opacity-45' : ''}`}>
       <h1 className="text-[16px] leading-[1.25] font-bold">
-        {cell.totalLossDb === null
-          ? `${row.name} brings nothing to the antenna on ${bandName(band)}.`
-          : brings(
-              row.name,
-              { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW },
-              shown,
-              radioW,
-              bandName(band),
-            )}
+        {tied(
+          cell.totalLossDb === null
+            ? `${row.name} brings nothing to the antenna on ${bandName(band)}.`
+            : brings(
+                row.name,
+                { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW },
+                shown,
+                radioW,
+                bandName(band),
+              ),
+        )}
       </h1>
       <AskedAndComes {...props} row={row} />
       {assessment && (
         <p>
-          {whereItGoes(assessment)} {swrAtBothEnds(assessment)} {angleRange(assessment)}
+          {tied(
+            [whereItGoes(assessment), swrAtBothEnds(assessment), angleRange(assessment)].join(' '),
+          )}
         </p>
       )}
       {assessment?.notes.map((note) => (
@@ -87,17 +91,9 @@ function AskedAndComes({ plan, row }: Props & { row: Row }) {
   const bands = bandsOf(plan);
   const first = row.reasons[0];
   const comes = first
-    ? `it is ${reasonText(first, bandName(bands[first.band]))}`
+    ? reasonClause(first, bandName(bands[first.band]))
     : `it brings ${tightest(plan, row, reading)}`;
-  return (
-    <p>
-      {askedSentence(
-        asked.kind,
-        value,
-        first && first.verdict === 'MARGINAL' ? comes.replace(/^it is /, '') : comes,
-      )}
-    </p>
-  );
+  return <p>{tied(askedSentence(asked.kind, value, comes))}</p>;
 }
 
 function tightest(plan: Plan, row: Row, reading: Parameters<typeof levelText>[1]): string {

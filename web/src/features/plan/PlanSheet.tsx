@@ -8,7 +8,7 @@ import { lengthText, nextReading, shownReading } from '../../units';
 import { BandTabs } from './BandTabs';
 import { Ledger } from './Ledger';
 import { LedgerBar } from './LedgerBar';
-import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
+import { bandsOf, candidateLengthM, ownCablesOf, powerOn, revisionNumber } from './model';
 import { Note } from './Note';
 import { OwnFigure } from './OwnFigure';
 import { Ribbon } from './Ribbon';
@@ -213,8 +213,8 @@ function Conflict({ editing }: { editing: ReturnType<typeof usePlanEditing> }) {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-4 border-b border-fail px-4 py-2">
       <span>
-        This plan was saved elsewhere meanwhile, as revision {state.current.version}. Yours is not
-        saved.
+        This plan was saved elsewhere meanwhile, as revision {revisionNumber(state.current.version)}
+        . Yours is not saved.
       </span>
       <button type="button" className="quiet font-semibold" onClick={editing.keepMine}>
         save mine over it

@@ -196,14 +196,12 @@ function Outline({
   radioW: number | null;
 }) {
   const thickness = thicknesses(boundaryLevels(assessment, radioW), FULL);
+  const path = ribbonPath(slots, thickness, MIDDLE);
   return (
-    <path
-      d={ribbonPath(slots, thickness, MIDDLE)}
-      fill="none"
-      stroke="var(--blue)"
-      strokeWidth="1.5"
-      strokeDasharray="5 3"
-    />
+    <g fill="none" data-testid="outline">
+      <path d={path} stroke="var(--paper)" strokeWidth="3.5" />
+      <path d={path} stroke="var(--blue)" strokeWidth="1.5" strokeDasharray="5 3" />
+    </g>
   );
 }
 
@@ -246,7 +244,6 @@ function RadioBox({ plan, onCommand, onTrouble }: Props) {
         value={plan.document.assessment?.radio?.powerW}
         show={(v) => plain(v)}
         say={powerText}
-        width="6ch"
         className="items-center font-semibold"
         onCommit={(powerW) => onCommand({ do: 'setPower', powerW })}
         onTrouble={(message) => onTrouble('power', message)}
@@ -281,7 +278,6 @@ function ElementLabel({
             least={0.01}
             show={(v) => lengthFigure(v, lengths)}
             say={(v) => lengthText(v, lengths)}
-            width="6.5ch"
             className="font-semibold"
             onCommit={(lengthM) => onCommand({ do: 'setLength', element: index, lengthM })}
             onTrouble={(message) => onTrouble('length', message)}

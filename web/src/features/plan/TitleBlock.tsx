@@ -6,6 +6,7 @@ import { agoText, saveWords, words } from '../../words';
 import type { SaveState } from './autosaver';
 import type { Command } from './commands';
 import type { Plan } from './model';
+import { revisionNumber } from './model';
 
 interface Props {
   plan: Plan;
@@ -45,7 +46,7 @@ export function TitleBlock(props: Props) {
         />
       </Part>
       <Part label="revision">
-        <span className="figures">{version}</span>
+        <span className="figures">{revisionNumber(version)}</span>
       </Part>
       <Part label="saved">
         <SaveText state={state} />

@@ -1,2 +1,2 @@
 export { PlanPage } from './PlanPage';
-export { newPlan } from './model';
+export { newPlan, revisionNumber } from './model';

@@ -66,6 +66,11 @@ export function usualMatching(frequencyMHz: number): Matching {
   return frequencyMHz <= HIGHEST_TUNED_MHZ ? 'AT_RADIO' : 'NONE';
 }
 
+/** Versions count from 0, revisions on paper from 1. */
+export function revisionNumber(version: number): number {
+  return version + 1;
+}
+
 /** What a band is called: its own name, or its frequency. */
 export function bandName(band: Band | undefined): string {
   return band?.name || `${band?.frequencyMHz ?? '?'} MHz`;

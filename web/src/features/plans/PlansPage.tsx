@@ -4,7 +4,7 @@ import type { PlanSummary } from '../../api';
 import { answered, api, usePlans } from '../../api';
 import { Shell } from '../../app/Shell';
 import { agoText } from '../../words';
-import { newPlan } from '../plan';
+import { newPlan, revisionNumber } from '../plan';
 
 /** All plans, by the place they belong to. */
 export function PlansPage() {
@@ -80,7 +80,7 @@ function BySite({ plans }: { plans: PlanSummary[] }) {
                   {p.chosen ? `${p.chosen} chosen` : 'nothing chosen'}
                 </span>
                 <span className="ml-auto text-[12px] text-soft">
-                  revision <span className="figures">{p.version}</span>,{' '}
+                  revision <span className="figures">{revisionNumber(p.version)}</span>,{' '}
                   {agoText(Date.parse(p.updatedAt), Date.now())}
                 </span>
               </Link>
