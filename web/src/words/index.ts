@@ -17,6 +17,9 @@ import type { Level, Reading } from '../units';
 /** Less than this in dB is not worth a clause of its own. */
 const NOTEWORTHY_DB = 0.005;
 
+/** Below this share of what is asked a shortfall rounds to all of it and says nothing. */
+const HARDLY_ANYTHING = 0.05;
+
 /** A range wider than this in dB between best and worst angle is told. */
 const NOTEWORTHY_RANGE_DB = 0.05;
 
@@ -96,6 +99,9 @@ export function reasonText(reason: Reason, band: string): string {
   if (kind === null || asked === null) return reason.text;
   switch (reason.code) {
     case 'MISSED':
+      if (kind !== 'MOST_LOSS' && reached < HARDLY_ANYTHING * asked) {
+        return `${figureAs(kind, reached)} where ${askedText(kind, asked)} is asked, on ${band}`;
+      }
       return kind === 'MOST_LOSS'
         ? `${difference(reached - asked)} dB over ${askedText(kind, asked)} on ${band}`
         : `${shortBy(kind, asked - reached)} short of ${askedText(kind, asked)} on ${band}`;
@@ -111,7 +117,9 @@ export function reasonText(reason: Reason, band: string): string {
 /** The same as the second half of a sentence that has told what was asked. */
 export function reasonClause(reason: Reason, band: string): string {
   const text = reasonText(reason, band);
-  return reason.code === 'MISSED' ? `it is ${text}` : text;
+  return reason.code === 'MISSED'
+    ? `it ${text.includes(' short of ') || text.includes(' over ') ? 'is' : 'brings'} ${text}`
+    : text;
 }
 
 function shortBy(kind: 'LEAST_POWER' | 'LEAST_PERCENT', value: number): string {

@@ -34,7 +34,7 @@ export function BandTabs(props: Props) {
     strip.current
       ?.querySelector('[data-focus=true]')
       ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
-  }, [focus]);
+  }, [focus, row?.id, reading]);
 
   function add() {
     const highest = Math.max(0, ...bands.map((b) => b.frequencyMHz ?? 0));

@@ -32,13 +32,15 @@ interface Props {
 }
 
 const WIDE = 1180;
-const FIXED = 30 + 150 + 118 + 68 + 210;
-const NARROWEST_BAND = 58;
+const COLUMNS = { mark: 30, name: 142, focus: 108, cost: 68, extra: 75, reason: 190 };
+const FIXED = COLUMNS.mark + COLUMNS.name + COLUMNS.focus + COLUMNS.cost + COLUMNS.reason;
+const NARROWEST_BAND = 42;
+const ROOMY_BAND = 68;
 const WIDEST_BAND = 100;
 
 /** Candidates down, bands across: what arrives, what it costs, and the first reason in words. */
 export function Ledger(props: Props) {
-  const { plan, ledger, focus, stale } = props;
+  const { plan, ledger, catalogue, focus, stale } = props;
   const { lengths } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const bands = bandsOf(plan);
@@ -46,11 +48,12 @@ export function Ledger(props: Props) {
   const suited = rows.filter((r) => r.suitability === 'SUITED');
   const others = rows.filter((r) => r.suitability !== 'SUITED');
   const wide = width >= WIDE;
-  const room = width - FIXED - (wide ? 150 : 0);
+  const room = width - FIXED - (wide ? 2 * COLUMNS.extra : 0);
   const bandWidth = Math.max(
     NARROWEST_BAND,
     Math.min(WIDEST_BAND, room / Math.max(1, bands.length - 1)),
   );
+  const roomy = bandWidth >= ROOMY_BAND;
   const firstPass = suited.find((r) => r.verdict === 'PASS')?.id;
 
   return (
@@ -60,14 +63,14 @@ export function Ledger(props: Props) {
         style={{ minWidth: FIXED + bandWidth * (bands.length - 1) }}
       >
         <colgroup>
-          <col style={{ width: 30 }} />
-          <col style={{ width: 150 }} />
+          <col style={{ width: COLUMNS.mark }} />
+          <col style={{ width: COLUMNS.name }} />
           {bands.map((b, i) => (
-            <col key={b.id ?? i} style={{ width: i === focus ? 118 : bandWidth }} />
+            <col key={b.id ?? i} style={{ width: i === focus ? COLUMNS.focus : bandWidth }} />
           ))}
-          <col style={{ width: 68 }} />
-          {wide && <col style={{ width: 75 }} />}
-          {wide && <col style={{ width: 75 }} />}
+          <col style={{ width: COLUMNS.cost }} />
+          {wide && <col style={{ width: COLUMNS.extra }} />}
+          {wide && <col style={{ width: COLUMNS.extra }} />}
           <col />
         </colgroup>
         <thead>
@@ -79,9 +82,9 @@ export function Ledger(props: Props) {
               cable for the {lengthText(candidateLengthM(plan), lengths)}
             </th>
             {bands.map((band, i) => (
-              <BandHead key={band.id ?? i} {...props} band={band} index={i} />
+              <BandHead key={band.id ?? i} {...props} band={band} index={i} roomy={roomy} />
             ))}
-            <th scope="col" className="pr-3 text-right">
+            <th scope="col" className="pr-3 text-right whitespace-nowrap">
               cost{rows[0]?.cost ? `, ${rows[0].cost.currency}` : ''}
             </th>
             {wide && (
@@ -101,7 +104,14 @@ export function Ledger(props: Props) {
         </thead>
         <tbody>
           {suited.map((row) => (
-            <LedgerRow key={row.id} {...props} row={row} first={row.id === firstPass} wide={wide} />
+            <LedgerRow
+              key={row.id}
+              {...props}
+              row={row}
+              first={row.id === firstPass}
+              wide={wide}
+              roomy={roomy}
+            />
           ))}
         </tbody>
         {others.length > 0 && (
@@ -118,26 +128,46 @@ export function Ledger(props: Props) {
               </th>
             </tr>
             {others.map((row) => (
-              <LedgerRow key={row.id} {...props} row={row} first={false} wide={wide} />
+              <LedgerRow
+                key={row.id}
+                {...props}
+                row={row}
+                first={false}
+                wide={wide}
+                roomy={roomy}
+              />
             ))}
           </tbody>
         )}
       </table>
+      {!ledger && !props.stale && (
+        <p role="status" className="px-4 py-3 text-soft">
+          Comparing {catalogue.length} cables …
+        </p>
+      )}
       {props.children}
     </div>
   );
 }
 
-function BandHead({ plan, band, index, focus, onFocus }: Props & { band: Band; index: number }) {
+function BandHead({
+  plan,
+  band,
+  index,
+  focus,
+  roomy,
+  onFocus,
+}: Props & { band: Band; index: number; roomy: boolean }) {
   const { reading } = usePreferences();
   const unit = unitOf(shownReading(reading, powerOn(plan, band) !== null));
   return (
     <th
       scope="col"
-      className={`pr-3 text-right ${index === focus ? '!font-semibold text-ink' : ''}`}
+      className={`${roomy || index === focus ? 'pr-3' : 'pr-0.5'} text-right ${index === focus ? '!font-semibold text-ink' : ''}`}
     >
       <button type="button" onClick={() => onFocus(index)} className="max-w-full truncate">
-        {bandName(band)}, {unit}
+        {bandName(band)}
+        {(roomy || index === focus) && `, ${unit}`}
       </button>
     </th>
   );
@@ -153,10 +183,11 @@ function LedgerRow({
   chosen,
   first,
   wide,
+  roomy,
   onSelect,
   onPoint,
   onEditOwn,
-}: Props & { row: Row; first: boolean; wide: boolean }) {
+}: Props & { row: Row; first: boolean; wide: boolean; roomy: boolean }) {
   const { reading } = usePreferences();
   const [open, setOpen] = useState(false);
   const bands = bandsOf(plan);
@@ -199,7 +230,10 @@ function LedgerRow({
           </button>
         </th>
         {row.cells.map((cell, i) => (
-          <td key={bands[i]?.id ?? i} className={`${cellClass} pr-3 text-right`}>
+          <td
+            key={bands[i]?.id ?? i}
+            className={`${cellClass} text-right ${roomy || i === focus ? 'pr-3' : 'pr-0.5'}`}
+          >
             <CellFigure
               cell={cell}
               reading={shownReading(reading, powerOn(plan, bands[i]) !== null)}
@@ -298,7 +332,7 @@ function CellFigure({ cell, reading, wide }: { cell: Cell; reading: Reading; wid
   return (
     <>
       <span
-        className={`${wide ? 'text-[15px] leading-[18px] font-bold' : 'text-[12px] leading-[18px]'} ${
+        className={`${wide ? 'text-[15px] leading-[18px] font-bold' : 'text-[11px] leading-[18px]'} ${
           cell.verdict === 'FAIL' ? 'text-faint' : ''
         }`}
       >

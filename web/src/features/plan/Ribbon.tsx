@@ -26,6 +26,9 @@ const RADIO_WIDTH = 92;
 const STUB = 18;
 const ANTENNA_WIDTH = 140;
 
+/** Below this the elements could not be told apart; the drawing scrolls instead. */
+const LEAST_RUN_WIDTH = 300;
+
 interface Props {
   plan: Plan;
   band: Band | undefined;
@@ -46,7 +49,7 @@ export function Ribbon(props: Props) {
   const { reading } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const run = runOf(plan);
-  const runWidth = Math.max(0, width - RADIO_WIDTH - STUB - ANTENNA_WIDTH);
+  const runWidth = Math.max(LEAST_RUN_WIDTH, width - RADIO_WIDTH - STUB - ANTENNA_WIDTH);
   const slots = slotsOf(run, runWidth);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
@@ -57,10 +60,13 @@ export function Ribbon(props: Props) {
   };
 
   return (
-    <section aria-label="run" className="border-b border-hairline px-4 pt-2 pb-2">
+    <section
+      aria-label="run"
+      className="shrink-0 overflow-x-auto border-b border-hairline px-4 pt-2 pb-2"
+    >
       <div ref={box} className="relative">
         <svg
-          width={width}
+          width={RADIO_WIDTH + STUB + runWidth + ANTENNA_WIDTH}
           height={HEIGHT}
           className={`block ${stale ? 'opacity-40' : ''}`}
           role="img"

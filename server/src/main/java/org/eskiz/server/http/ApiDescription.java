@@ -4,6 +4,7 @@ import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
 import java.math.BigDecimal;
 import java.util.LinkedHashSet;
@@ -29,7 +30,7 @@ class ApiDescription {
                         .title("Eskiz")
                         .version("1")
                         .description("Plans a feed line run. Units are in the names; errors are problem+json."))
-                .servers(List.of());
+                .servers(List.of(new Server().url("/")));
     }
 
     /** Bounds of {@link Within} and lengths of {@link PlainText}, so that a client can know them without trying. */

@@ -25,10 +25,9 @@ class LoopbackFilter extends OncePerRequestFilter {
 
     private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]");
 
-    private static final String CONTENT_POLICY =
-            "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline';"
-                    + " font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self';"
-                    + " base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
+    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self';"
+            + " font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self';"
+            + " base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     private final HandlerExceptionResolver handlerExceptionResolver;
 

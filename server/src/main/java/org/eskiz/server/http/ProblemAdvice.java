@@ -1,9 +1,12 @@
 package org.eskiz.server.http;
 
 import java.util.List;
+import java.util.Optional;
+import org.hibernate.exception.JDBCConnectionException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -11,7 +14,9 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.orm.jpa.JpaSystemException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -47,15 +52,24 @@ class ProblemAdvice {
 
     @ExceptionHandler(HttpMessageNotReadableException.class)
     ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
-        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
-            if (cause instanceof TooLargeException tooLarge) {
-                return tooLarge(tooLarge);
-            }
-            if (cause instanceof JacksonException json) {
-                return unreadable(json);
-            }
+        var tooLarge = causeOf(e, TooLargeException.class);
+        if (tooLarge.isPresent()) {
+            return tooLarge(tooLarge.get());
+        }
+        var json = causeOf(e, JacksonException.class);
+        if (json.isPresent()) {
+            return unreadable(json.get());
         }
         return problem(HttpStatus.BAD_REQUEST, "Unreadable", "the body is missing or cannot be read", List.of());
+    }
+
+    private static <T extends Throwable> Optional<T> causeOf(Throwable e, Class<T> type) {
+        for (Throwable cause = e; cause != null; cause = cause.getCause()) {
+            if (type.isInstance(cause)) {
+                return Optional.of(type.cast(cause));
+            }
+        }
+        return Optional.empty();
     }
 
     /** Also for a part of a request that is read later, such as a plan's document. */
@@ -92,7 +106,14 @@ class ProblemAdvice {
                 List.of());
     }
 
-    @ExceptionHandler({CannotCreateTransactionException.class, DataAccessException.class})
+    @ExceptionHandler({
+        CannotCreateTransactionException.class,
+        TransactionSystemException.class,
+        DataAccessResourceFailureException.class,
+        TransientDataAccessException.class,
+        JpaSystemException.class,
+        JDBCConnectionException.class
+    })
     ResponseEntity<ProblemDetail> databaseAway(Exception e) {
         LOG.error("the database did not answer as it should", e);
         return problem(

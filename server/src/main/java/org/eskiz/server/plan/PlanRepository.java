@@ -7,6 +7,13 @@ import org.springframework.data.repository.Repository;
 
 interface PlanRepository extends Repository<PlanEntity, UUID> {
 
+    /** For a plan that is new; one that was loaded is written by the flush. */
+    PlanEntity save(PlanEntity plan);
+
+    void flush();
+
+    Optional<PlanEntity> findById(UUID id);
+
     Optional<PlanEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
 
     List<PlanEntity> findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(UUID operatorId);

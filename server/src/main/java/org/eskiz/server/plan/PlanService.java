@@ -140,15 +140,15 @@ class PlanService {
     }
 
     private PlanResponse createOrRepeat(PlanRequest request, PlanDocument document, boolean demo) {
-        PlanEntity stored = database.find(PlanEntity.class, request.id());
-        if (stored == null) {
+        Optional<PlanEntity> stored = plans.findById(request.id());
+        if (stored.isEmpty()) {
             PlanEntity plan = PlanEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
             write(plan, request, document);
-            database.persist(plan);
+            plans.save(plan);
             flushAsRevision(plan);
             return response(plan);
         }
-        PlanResponse current = response(stored);
+        PlanResponse current = response(stored.get());
         if (!saysTheSame(current, request)) {
             throw new ChangedMeanwhileException("a plan with the id " + request.id() + " is there already", current);
         }
@@ -181,7 +181,7 @@ class PlanService {
 
     /** The flush counts the version up; the revision is kept under the new one. */
     private void flushAsRevision(PlanEntity plan) {
-        database.flush();
+        plans.flush();
         database.persist(PlanRevisionEntity.of(plan, plan.version));
     }
 

@@ -1,0 +1,152 @@
+package org.eskiz.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** An operator works out which cable to buy. */
+@ExtendWith(RunningEskiz.class)
+class ChoosingStoryTest {
+
+    @Test
+    void fromARunToAChosenCableAndBackTomorrow(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, PlanSheetPage.GALLERY);
+        assertThat(sheet.note()).containsText("Air-spaced 10 brings 33.9 of your 50 W to the antenna on 2 m.");
+        assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "PASS");
+
+        // A longer run: every figure follows, without a button.
+        sheet.field("length").fill("60 m");
+        assertThat(sheet.focusFigure("Air-spaced 10")).hasText("24.0");
+        assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "FAIL");
+        assertThat(page.getByText("cable for the 60 m")).isVisible();
+
+        sheet.field("length").fill("31");
+        assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "PASS");
+
+        // More watts are asked: verdicts change, with the number in the reason.
+        sheet.field("asked for").fill("26");
+        assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "FAIL");
+        assertThat(sheet.row("Air-spaced 10")).containsText("short of 26 W on 70 cm");
+        assertThat(sheet.row("Foam 15")).hasAttribute("data-verdict", "PASS");
+
+        sheet.button("Foam 15").click();
+        assertThat(sheet.note()).containsText("Foam 15 brings");
+        sheet.button("Choose this cable").click();
+        page.getByLabel("Why Foam 15?").fill("carried up once, stays for good");
+        sheet.button("Keep the choice").click();
+        assertThat(sheet.note()).containsText("carried up once, stays for good");
+        assertThat(sheet.row("Foam 15")).containsText("chosen, in the run");
+        assertThat(sheet.saveState()).hasText("a moment ago");
+
+        page.reload();
+        assertThat(sheet.field("asked for")).hasValue("26");
+        assertThat(sheet.field("length")).hasValue("31");
+        assertThat(sheet.note()).containsText("Foam 15 brings");
+        assertThat(sheet.note()).containsText("carried up once, stays for good");
+        assertThat(sheet.row("Foam 15")).containsText("chosen, in the run");
+
+        page.navigate("/plans");
+        assertThat(page.getByText("Foam 15 chosen")).isVisible();
+    }
+
+    @Test
+    void aBadLengthIsToldBesideItsFieldAndLosesNothing(Page page) {
+        PlanSheetPage sheet = newPlan(page);
+        Locator figure = sheet.focusFigure("Foam 10");
+        String before = figure.textContent();
+
+        sheet.field("length").fill("forty");
+        assertThat(sheet.alert()).containsText("“forty” is not understood");
+        assertThat(sheet.field("length")).hasValue("forty");
+        assertThat(sheet.field("length")).hasAttribute("aria-invalid", "true");
+        assertThat(page.getByText("still for 20 m")).isVisible();
+        assertThat(figure).hasText(before);
+
+        sheet.field("length").press("Tab");
+        assertThat(sheet.field("length")).hasValue("forty");
+
+        sheet.field("length").fill("20 km");
+        assertThat(sheet.alert()).containsText("20000 m is out of range: from 0.01 m to 10000 m");
+
+        sheet.field("length").fill("130 ft");
+        assertThat(sheet.alert()).hasCount(0);
+        assertThat(page.getByText("cable for the 39.624 m")).isVisible();
+    }
+
+    @Test
+    void everyFigureReadsFourWaysAndTheChoiceSticks(Page page) {
+        PlanSheetPage sheet = newPlan(page);
+        assertThat(sheet.note()).containsText("of your 100 W");
+        page.keyboard().press("u");
+        assertThat(sheet.note()).containsText(Pattern.compile("brings [0-9.]+ % of the power"));
+        page.keyboard().press("u");
+        assertThat(sheet.note()).containsText(Pattern.compile("costs [0-9.]+ dB on"));
+        page.keyboard().press("u");
+        assertThat(sheet.note()).containsText(Pattern.compile("costs [0-9.]+ S-units on"));
+        page.reload();
+        assertThat(sheet.note()).containsText("S-units on");
+        page.keyboard().press("u");
+        assertThat(sheet.note()).containsText("of your 100 W");
+    }
+
+    @Test
+    void whatWasDoneIsUndoneAndDoneAgain(Page page) {
+        PlanSheetPage sheet = newPlan(page);
+        sheet.field("length").fill("35");
+        sheet.field("length").press("Enter");
+        page.keyboard().press("Control+z");
+        assertThat(sheet.field("length")).hasValue("20");
+        page.keyboard().press("Control+Shift+z");
+        assertThat(sheet.field("length")).hasValue("35");
+        assertThat(sheet.saveState()).hasText("a moment ago");
+    }
+
+    @Test
+    void aFigureOfMyOwnBecomesARow(Page page) {
+        PlanSheetPage sheet = newPlan(page);
+        sheet.button("add a figure of my own").click();
+        sheet.field("name").fill("From the attic");
+        sheet.button("Add the row").click();
+        assertThat(sheet.alert().first()).containsText("Type at least one row of its sheet");
+        page.getByLabel("frequency of row 1, MHz").fill("145");
+        page.getByLabel("attenuation of row 1, dB per 100 m").fill("9,5");
+        sheet.button("Add the row").click();
+        assertThat(sheet.row("From the attic")).isVisible();
+        assertThat(sheet.note()).containsText("From the attic brings");
+        assertThat(sheet.saveState()).hasText("a moment ago");
+        page.reload();
+        assertThat(sheet.row("From the attic")).isVisible();
+    }
+
+    @Test
+    void twoTabsDoNotOverwriteEachOther(Page page) {
+        PlanSheetPage mine = newPlan(page);
+        assertThat(mine.saveState()).hasText("a moment ago");
+        Page other = page.context().newPage();
+        PlanSheetPage theirs = PlanSheetPage.open(other, page.url());
+        theirs.field("length").fill("44");
+        assertThat(theirs.field("length")).hasValue("44");
+        assertThat(other.getByText("cable for the 44 m")).isVisible();
+        other.waitForTimeout(1500);
+
+        mine.field("length").fill("55");
+        assertThat(mine.alert()).containsText("saved elsewhere meanwhile");
+        assertThat(mine.field("length")).hasValue("55");
+        mine.button("take theirs instead").click();
+        assertThat(mine.field("length")).hasValue("44");
+        assertThat(mine.alert()).hasCount(0);
+    }
+
+    private static PlanSheetPage newPlan(Page page) {
+        page.navigate("/plans");
+        page.getByText("New plan").first().click();
+        page.waitForURL("**/plans/*-*");
+        PlanSheetPage sheet = PlanSheetPage.open(page, page.url() + "?band=");
+        sheet.field("length").waitFor();
+        return sheet;
+    }
+}

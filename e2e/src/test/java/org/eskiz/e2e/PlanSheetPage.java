@@ -1,0 +1,56 @@
+package org.eskiz.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+
+/** The plan sheet as an operator finds their way on it. */
+final class PlanSheetPage {
+
+    /** The demo's gallery plan: 31 m of cable, 50 W, 6 m to 70 cm. */
+    static final String GALLERY = "/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m";
+
+    private final Page page;
+
+    private PlanSheetPage(Page page) {
+        this.page = page;
+    }
+
+    static PlanSheetPage open(Page page, String address) {
+        page.navigate(address);
+        PlanSheetPage sheet = new PlanSheetPage(page);
+        sheet.row("Foam 10").waitFor();
+        return sheet;
+    }
+
+    Locator field(String label) {
+        return page.getByRole(
+                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(label).setExact(true));
+    }
+
+    Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    Locator row(String cable) {
+        return page.locator("[data-row]").filter(new Locator.FilterOptions().setHas(button(cable)));
+    }
+
+    /** The figure of the band in focus, the second of three. */
+    Locator focusFigure(String cable) {
+        return row(cable).locator("td").nth(2);
+    }
+
+    Locator note() {
+        return page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("note"));
+    }
+
+    Locator saveState() {
+        return page.getByTestId("save-state");
+    }
+
+    Locator alert() {
+        return page.getByRole(AriaRole.ALERT);
+    }
+}

@@ -1,0 +1,149 @@
+package org.eskiz.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import java.io.File;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+
+/**
+ * Eskiz as an operator starts it, with the script, in a data folder of its own, and a browser to look at it. Both are
+ * started once for all tests; every test gets a page of its own.
+ */
+final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, ParameterResolver {
+
+    private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(RunningEskiz.class);
+
+    private static final List<String> CHROMIUM = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--no-first-run",
+            "--disable-quic");
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        started(context);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        Class<?> type = parameter.getParameter().getType();
+        return type == Page.class || type == Server.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        Started started = started(context);
+        if (parameter.getParameter().getType() == Server.class) {
+            return started.server();
+        }
+        Page page = started.browser()
+                .newPage(new Browser.NewPageOptions()
+                        .setBaseURL(started.server().address())
+                        .setViewportSize(1280, 800));
+        page.setDefaultTimeout(15_000);
+        context.getStore(SPACE).put("page", page);
+        return page;
+    }
+
+    @Override
+    public void afterEach(ExtensionContext context) {
+        Page page = context.getStore(SPACE).get("page", Page.class);
+        if (page != null) {
+            context.getExecutionException()
+                    .ifPresent(e -> page.screenshot(new Page.ScreenshotOptions()
+                            .setPath(Path.of("target", "failed-" + context.getDisplayName() + ".png"))));
+            page.close();
+        }
+    }
+
+    private static Started started(ExtensionContext context) {
+        return context.getRoot().getStore(SPACE).getOrComputeIfAbsent("started", k -> Started.start(), Started.class);
+    }
+
+    /** The script, and where it keeps what it makes. */
+    record Server(Path data, int port) {
+
+        String address() {
+            return "http://127.0.0.1:" + port;
+        }
+
+        void eskiz(String... arguments) {
+            try {
+                Path output = Files.createTempFile("eskiz-e2e-", ".log");
+                var command = new ProcessBuilder()
+                        .command("../eskiz")
+                        .redirectErrorStream(true)
+                        .redirectOutput(output.toFile());
+                command.command().addAll(List.of(arguments));
+                command.environment().put("ESKIZ_DATA", data.toString());
+                command.environment().put("ESKIZ_PORT", Integer.toString(port));
+                command.environment().put("ESKIZ_BUILT", "yes");
+                Process process = command.start();
+                if (!process.waitFor(120, TimeUnit.SECONDS) || process.exitValue() != 0) {
+                    throw new IllegalStateException("eskiz " + arguments[0] + ": " + Files.readString(output));
+                }
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+
+    private record Started(Server server, Playwright playwright, Browser browser) implements AutoCloseable {
+
+        static Started start() {
+            try {
+                // A folder that does not exist yet, with a space in its name: the script makes it.
+                Path data = Files.createTempDirectory("eskiz e2e ");
+                Server server = new Server(data, freePort());
+                server.eskiz("start", "--background");
+                Playwright playwright = Playwright.create();
+                PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
+                Browser browser = playwright
+                        .chromium()
+                        .launch(new BrowserType.LaunchOptions()
+                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setArgs(CHROMIUM));
+                return new Started(server, playwright, browser);
+            } catch (IOException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+
+        @Override
+        public void close() throws IOException {
+            browser.close();
+            playwright.close();
+            server.eskiz("stop");
+            try (var files = Files.walk(server.data())) {
+                files.sorted(java.util.Comparator.reverseOrder())
+                        .map(Path::toFile)
+                        .forEach(File::delete);
+            }
+        }
+
+        private static int freePort() throws IOException {
+            try (ServerSocket socket = new ServerSocket(0)) {
+                return socket.getLocalPort();
+            }
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package org.eskiz.server.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import org.eskiz.server.RealServer;
+import org.eskiz.server.assessment.ElementRequest;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** One document of every form that was ever stored; whatever changes, they must still be read. */
+@ExtendWith(RealServer.class)
+class StoredDocumentsTest {
+
+    @Test
+    void formOneIsRead(PlanDocuments documents) throws IOException {
+        PlanDocument read = documents.readStored(sample("plan-document-1.json"));
+        assertThat(read.schemaVersion()).isEqualTo(1);
+        assertThat(read.assessment().run()).hasSize(5);
+        assertThat(read.assessment().run().get(1)).isInstanceOfSatisfying(ElementRequest.Line.class, line -> {
+            assertThat(line.cableKey()).isEqualTo("rg-213");
+            assertThat(line.candidate()).isTrue();
+        });
+        assertThat(read.assessment().bands().get(1).load().swrAtRadio()).isEqualTo(2.1);
+        assertThat(read.candidates().get(0).cable().attenuation().points()).hasSize(2);
+        assertThat(PlanDocuments.cableKeys(read)).containsExactly("rg-213", "foam-7");
+    }
+
+    private static String sample(String name) throws IOException {
+        try (InputStream in = StoredDocumentsTest.class.getResourceAsStream("/stored/" + name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+}
