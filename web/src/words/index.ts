@@ -223,13 +223,20 @@ export function besideTheOthers(
   if (!row.cost) return 'Its price is not known.';
   const amount = Number(row.cost.amount);
   const cheaper = passing.filter((r) => r.cost && Number(r.cost.amount) < amount);
-  if (cheaper.length === 0) return 'Nothing cheaper passes.';
-  return `${cheaper
-    .map((r) => r.name)
-    .slice(0, 2)
-    .join(
-      ' and ',
-    )} ${cheaper.length > 1 ? 'cost' : 'costs'} less and ${cheaper.length > 1 ? 'pass' : 'passes'} too.`;
+  const surely = cheaper.filter((r) => r.verdict === 'PASS').map((r) => r.name);
+  const barely = cheaper.filter((r) => r.verdict === 'MARGINAL').map((r) => r.name);
+  if (surely.length > 0) {
+    return `${listed(surely)} ${surely.length > 1 ? 'cost less and pass' : 'costs less and passes'} too.`;
+  }
+  if (barely.length > 0) {
+    return `Nothing cheaper surely passes; ${listed(barely)} ${barely.length > 1 ? 'cost less and pass' : 'costs less and passes'} only just.`;
+  }
+  return 'Nothing cheaper passes.';
+}
+
+/** Names as they are read out, no more than two of them. */
+function listed(names: string[]): string {
+  return names.length > 2 ? `${names[0]} and ${names.length - 1} others` : names.join(' and ');
 }
 
 export function saveWords(state: { kind: string; what?: string }, ago: string): string {

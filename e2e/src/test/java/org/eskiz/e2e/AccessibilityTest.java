@@ -3,7 +3,7 @@ package org.eskiz.e2e;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.utilities.axeresults.Rule;
+import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import org.junit.jupiter.api.extension.ExtendWith;

@@ -20,7 +20,7 @@ class ChoosingStoryTest {
 
         // A longer run: every figure follows, without a button.
         sheet.field("length").fill("60 m");
-        assertThat(sheet.focusFigure("Air-spaced 10")).hasText("24.0");
+        assertThat(sheet.focusFigure("Air-spaced 10")).hasText("24.7");
         assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "FAIL");
         assertThat(page.getByText("cable for the 60 m")).isVisible();
 
@@ -82,11 +82,11 @@ class ChoosingStoryTest {
         PlanSheetPage sheet = newPlan(page);
         assertThat(sheet.note()).containsText("of your 100 W");
         page.keyboard().press("u");
-        assertThat(sheet.note()).containsText(Pattern.compile("brings [0-9.]+ % of the power"));
+        assertThat(sheet.note()).containsText(Pattern.compile("brings [0-9.]+\\s% of the power"));
         page.keyboard().press("u");
-        assertThat(sheet.note()).containsText(Pattern.compile("costs [0-9.]+ dB on"));
+        assertThat(sheet.note()).containsText(Pattern.compile("costs [0-9.]+\\sdB on"));
         page.keyboard().press("u");
-        assertThat(sheet.note()).containsText(Pattern.compile("costs [0-9.]+ S-units on"));
+        assertThat(sheet.note()).containsText(Pattern.compile("costs [0-9.]+\\sS-units on"));
         page.reload();
         assertThat(sheet.note()).containsText("S-units on");
         page.keyboard().press("u");

@@ -53,9 +53,10 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
             return started.server();
         }
         Page page = started.browser()
-                .newPage(new Browser.NewPageOptions()
+                .newContext(new Browser.NewContextOptions()
                         .setBaseURL(started.server().address())
-                        .setViewportSize(1280, 800));
+                        .setViewportSize(1280, 800))
+                .newPage();
         page.setDefaultTimeout(15_000);
         context.getStore(SPACE).put("page", page);
         return page;
@@ -68,7 +69,7 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
             context.getExecutionException()
                     .ifPresent(e -> page.screenshot(new Page.ScreenshotOptions()
                             .setPath(Path.of("target", "failed-" + context.getDisplayName() + ".png"))));
-            page.close();
+            page.context().close();
         }
     }
 
