@@ -1,0 +1,83 @@
+import { describe, expect, it } from 'vitest';
+import type { BandAssessment } from '../../api';
+import type { Element } from './model';
+import { boundaryLevels, fallAlong, LEAST_WIDTH, slotsOf, thicknesses } from './ribbonLayout';
+
+const joint: Element = { kind: 'JOINT', lossDb: 0.1 };
+const line = (lengthM: number): Element => ({ kind: 'LINE', cableKey: 'rg-58', lengthM });
+
+function assessment(over: Partial<BandAssessment>): BandAssessment {
+  return {
+    id: null,
+    name: null,
+    frequencyMHz: 145,
+    matchedLossDb: 3,
+    mismatchLossDb: 0,
+    runLossDb: 3,
+    matchingLossDb: 0,
+    reflectionLossDb: 1,
+    foldbackDb: 0,
+    totalLossDb: 4,
+    powerAtAntennaW: null,
+    efficiencyRange: null,
+    swrAtRadio: 1,
+    swrAtAntenna: 1,
+    inputImpedance: null,
+    elements: [
+      { id: null, lossDb: 1, matchedLossDb: 1, powerInW: null, powerOutW: null },
+      { id: null, lossDb: 2, matchedLossDb: 2, powerInW: null, powerOutW: null },
+    ],
+    notes: [],
+    ...over,
+  };
+}
+
+describe('slots', () => {
+  it('give every element its least width and share the rest by length', () => {
+    const slots = slotsOf([joint, line(10), line(30), joint], 592);
+    expect(slots.map((s) => s.width)).toEqual([48, 148, 348, 48]);
+    expect(slots.map((s) => s.x)).toEqual([0, 48, 196, 544]);
+  });
+
+  it('stay wide enough when there is no room, and for a run without length', () => {
+    expect(slotsOf([joint, line(10), joint], 60).map((s) => s.width)).toEqual([48, 48, 48]);
+    expect(slotsOf([line(0), line(0)], 400).every((s) => s.width === LEAST_WIDTH)).toBe(true);
+  });
+});
+
+describe('levels', () => {
+  it('begin with what enters the run and go down element by element', () => {
+    const levels = boundaryLevels(assessment({}), null);
+    expect(levels.map((l) => l.lossDb)).toEqual([1, 2, 4]);
+  });
+
+  it('take watts as they come from the core', () => {
+    const elements = [
+      { id: null, lossDb: 1, matchedLossDb: 1, powerInW: 80, powerOutW: 50 },
+      { id: null, lossDb: 2, matchedLossDb: 2, powerInW: 50, powerOutW: 10 },
+    ];
+    const levels = boundaryLevels(assessment({ elements }), 100);
+    expect(levels.map((l) => l.watts)).toEqual([80, 50, 10]);
+    expect(levels[2]?.lossDb).toBeCloseTo(10, 9);
+  });
+});
+
+describe('thickness', () => {
+  const level = (lossDb: number) => ({ lossDb, watts: null });
+
+  it('is the power', () => {
+    expect(thicknesses([level(0), level(10 * Math.log10(2))], 80)[1]).toBeCloseTo(40, 6);
+  });
+
+  it('shows every loss with two pixels and what is left with one', () => {
+    expect(thicknesses([level(0), level(0.001), level(0.002)], 84)).toEqual([84, 82, 80]);
+    expect(thicknesses([level(0), level(60)], 84)[1]).toBe(1);
+    expect(thicknesses([level(0), level(0)], 84)).toEqual([84, 84]);
+  });
+
+  it('falls by the same share every metre', () => {
+    const points = fallAlong({ x: 0, width: 24 }, 80, 20);
+    expect(points[12]?.[1]).toBeCloseTo(20, 9);
+    expect(points.at(-1)).toEqual([24, 10]);
+  });
+});

@@ -1,0 +1,100 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { lengthFigure, lengthText } from '../units';
+import { QuantityField } from './QuantityField';
+
+const commits = vi.fn();
+
+function Field({ start, unit = 'm' }: { start: number; unit?: 'm' | 'ft' }) {
+  const [value, setValue] = useState(start);
+  return (
+    <>
+      <QuantityField
+        label="length"
+        kind="length"
+        unit={unit}
+        unitLabel={unit}
+        value={value}
+        show={(v) => lengthFigure(v, unit)}
+        say={(v) => lengthText(v, unit)}
+        onCommit={(v) => {
+          commits(v);
+          setValue(v);
+        }}
+      />
+      <button onClick={() => setValue(start)}>undo</button>
+    </>
+  );
+}
+
+const field = () => screen.getByRole<HTMLInputElement>('textbox', { name: 'length' });
+
+describe('a quantity that is typed', () => {
+  afterEach(() => {
+    cleanup();
+    commits.mockReset();
+  });
+
+  it('commits nothing when it is only visited', async () => {
+    render(<Field start={39.62} unit="ft" />);
+    await userEvent.click(field());
+    await userEvent.tab();
+    expect(field().value).toBe('129.99');
+    expect(commits).not.toHaveBeenCalled();
+  });
+
+  it('commits what can be used while it is typed, and tidies up when it is left', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '130 ft');
+    expect(commits).toHaveBeenLastCalledWith(39.624);
+    expect(field().value).toBe('130 ft');
+    await userEvent.tab();
+    expect(field().value).toBe('39.624');
+  });
+
+  it('keeps what cannot be used, says why, and commits none of it', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), 'x');
+    await userEvent.tab();
+    expect(field().value).toBe('x');
+    expect(screen.getByRole('alert').textContent).toContain('“x” is not understood');
+    expect(field().getAttribute('aria-invalid')).toBe('true');
+    expect(commits).not.toHaveBeenCalled();
+  });
+
+  it('says the range with the value', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '12km');
+    expect(screen.getByRole('alert').textContent).toBe(
+      '12000 m is out of range: from 0 m to 10000 m.',
+    );
+  });
+
+  it('echoes what could have been meant otherwise', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '1,500');
+    expect(screen.getByRole('status').textContent).toBe('1.5 m?');
+    expect(commits).toHaveBeenLastCalledWith(1.5);
+  });
+
+  it('gives way to a value from elsewhere', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '31');
+    await userEvent.click(screen.getByText('undo'));
+    expect(field().value).toBe('20');
+  });
+
+  it('goes back to the value on Escape', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), 'x{Escape}');
+    expect(field().value).toBe('20');
+  });
+});

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest';
+import type { Reason, Row } from '../api';
+import { besideTheOthers, brings, reasonText, rowSummary } from '.';
+
+function reason(
+  code: string,
+  kind: Reason['values']['kind'],
+  asked: number | null,
+  reached: number,
+): Reason {
+  return {
+    code,
+    verdict: 'FAIL',
+    band: 0,
+    bandId: null,
+    values: { kind, asked, reached },
+    text: 'as the server says',
+  };
+}
+
+function row(name: string, over: Partial<Row> = {}): Row {
+  return {
+    id: name,
+    name,
+    assignment: [],
+    suitability: 'SUITED',
+    verdict: 'PASS',
+    reasons: [],
+    leastSpareDb: 1.25,
+    cost: { amount: 100, currency: 'EUR', sample: true },
+    mass: null,
+    cells: [],
+    ...over,
+  };
+}
+
+const costing = (amount: number) => ({ amount, currency: 'EUR', sample: true });
+
+describe('a reason', () => {
+  it.each([
+    [reason('MISSED', 'LEAST_POWER', 70, 61), '9 W short of 70 W on 2 m'],
+    [reason('MISSED', 'LEAST_POWER', 70, 69.4), '0.6 W short of 70 W on 2 m'],
+    [reason('MISSED', 'LEAST_POWER', 70, 0.01), '10 mW where 70 W is asked, on 2 m'],
+    [reason('MISSED', 'LEAST_PERCENT', 50, 46.5), '4 % short of 50 % on 2 m'],
+    [reason('MISSED', 'MOST_LOSS', 3, 4.25), '1.3 dB over 3 dB on 2 m'],
+    [reason('LITTLE_TO_SPARE', 'LEAST_POWER', 20, 20.8), 'only just: 20.8 W on 2 m'],
+    [reason('EXTRAPOLATED', null, null, 2400), 'beyond a data sheet on 2 m: an extrapolation'],
+    [reason('TOO_LOSSY', null, null, 305.2), 'loses 305 dB on 2 m, too much to be assessed'],
+    [reason('SOMETHING_NEW', 'LEAST_POWER', 1, 1), 'as the server says'],
+  ])('carries its number: %#', (given, text) => {
+    expect(reasonText(given, '2 m')).toBe(text);
+  });
+});
+
+describe('the heading of the note', () => {
+  const level = { lossDb: 1.08, watts: 78 };
+
+  it('follows the reading', () => {
+    expect(brings('Foam 10', level, 'watts', 100, '2 m')).toBe(
+      'Foam 10 brings 78.0 of your 100 W to the antenna on 2 m.',
+    );
+    expect(brings('Foam 10', level, 'dB', 100, '2 m')).toBe('Foam 10 costs 1.08 dB on 2 m.');
+    expect(brings('Foam 10', level, 'S', 100, '2 m')).toBe('Foam 10 costs 0.18 S-units on 2 m.');
+  });
+});
+
+describe('the end of a row', () => {
+  it('says that it passes, and by how much', () => {
+    expect(rowSummary(row('a'), false, 'LEAST_COST', [])).toBe('passes, 1.3 dB to spare');
+    expect(rowSummary(row('a'), true, 'LEAST_COST', [])).toBe('passes; least cost that does');
+    expect(rowSummary(row('a', { leastSpareDb: null }), true, 'LEAST_COST', [])).toBe(
+      'nothing asked',
+    );
+  });
+});
+
+describe('beside the others', () => {
+  const dear = row('Dear', { cost: costing(300) });
+  const cheap = row('Cheap', { cost: costing(50) });
+  const barely = row('Barely', { cost: costing(40), verdict: 'MARGINAL' });
+  const failing = row('Thin', { cost: costing(10), verdict: 'FAIL' });
+  const balanced = row('Open', { cost: costing(5), suitability: 'BALANCED' });
+
+  it.each([
+    [cheap, [cheap, dear, failing, balanced], 'Nothing cheaper passes.'],
+    [dear, [cheap, dear, barely], 'Cheap costs less and passes too.'],
+    [
+      cheap,
+      [cheap, barely],
+      'Nothing cheaper surely passes; Barely costs less and passes only just.',
+    ],
+    [failing, [cheap, failing], 'Cheap would pass, at the least cost of those that do.'],
+    [
+      failing,
+      [failing],
+      'No cable passes: shorten the run, ask for less, or put up more antenna gain.',
+    ],
+    [row('Own', { cost: null }), [cheap], 'Its price is not known.'],
+  ])('%#', (chosen, rows, sentence) => {
+    expect(besideTheOthers(chosen, rows, 'LEAST_COST')).toBe(sentence);
+  });
+});
