@@ -28,7 +28,6 @@ interface Props {
   onSelect: (rowId: string) => void;
   onPoint: (rowId: string | null) => void;
   onEditOwn: (id: string) => void;
-  children?: React.ReactNode;
 }
 
 const WIDE = 1180;
@@ -145,7 +144,6 @@ export function Ledger(props: Props) {
           Comparing {catalogue.length} cables …
         </p>
       )}
-      {props.children}
     </div>
   );
 }

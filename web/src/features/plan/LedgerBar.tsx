@@ -27,11 +27,13 @@ const FIELDS = {
 export function LedgerBar({
   plan,
   isReceiver,
+  onAddOwn,
   onCommand,
   onTrouble,
 }: {
   plan: Plan;
   isReceiver: boolean;
+  onAddOwn: () => void;
   onCommand: (command: Command) => void;
   onTrouble: (field: string, message: string | null) => void;
 }) {
@@ -63,7 +65,10 @@ export function LedgerBar({
           ask for something
         </button>
       )}
-      <span className="ml-auto">
+      <span className="ml-auto flex items-baseline gap-4">
+        <button type="button" className="quiet" onClick={onAddOwn}>
+          add a figure of my own
+        </button>
         <Choice<Preference>
           label="order of the rows"
           value={preferenceOf(plan)}

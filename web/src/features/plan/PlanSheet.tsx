@@ -114,9 +114,25 @@ export function PlanSheet({
           <LedgerBar
             plan={plan}
             isReceiver={!hasWatts}
+            onAddOwn={() => setOwnOpen('')}
             onCommand={editing.command}
             onTrouble={trouble}
           />
+          {ownOpen !== null && (
+            <OwnFigure
+              key={ownOpen}
+              cable={ownOpened ?? null}
+              onPut={(cable) => {
+                editing.command({ do: 'putOwnCable', cable });
+                if (cable.id) select(cable.id);
+              }}
+              onRemove={(id) => {
+                editing.command({ do: 'removeOwnCable', id });
+                put('row', undefined);
+              }}
+              onClose={() => setOwnOpen(null)}
+            />
+          )}
           {stale && rows.ledger && (
             <p role="status" className="shrink-0 border-b border-hairline px-4 py-1 text-marginal">
               {rows.problem ??
@@ -140,27 +156,7 @@ export function PlanSheet({
             onSelect={select}
             onPoint={setPointed}
             onEditOwn={setOwnOpen}
-          >
-            {ownOpen === null ? (
-              <button type="button" className="quiet px-4 py-2" onClick={() => setOwnOpen('')}>
-                add a figure of my own
-              </button>
-            ) : (
-              <OwnFigure
-                key={ownOpen}
-                cable={ownOpened ?? null}
-                onPut={(cable) => {
-                  editing.command({ do: 'putOwnCable', cable });
-                  if (cable.id) select(cable.id);
-                }}
-                onRemove={(id) => {
-                  editing.command({ do: 'removeOwnCable', id });
-                  put('row', undefined);
-                }}
-                onClose={() => setOwnOpen(null)}
-              />
-            )}
-          </Ledger>
+          />
         </main>
         <aside
           aria-label="note"
