@@ -2,63 +2,48 @@
 // which starts one of its own with fresh data:
 //   e2e/screenshots
 // SHOTS=name,name takes some of them only; OUT=folder puts them elsewhere.
-import { mkdirSync } from "node:fs";
-import { fileURLToPath } from "node:url";
-import { chromium } from "playwright-core";
+import { mkdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { launchChromium } from './chromium.mjs';
 
-const address = process.env.ESKIZ ?? "http://127.0.0.1:8080";
-const out =
-  process.env.OUT ??
-  fileURLToPath(new URL("../docs/screenshots", import.meta.url));
-const only = process.env.SHOTS?.split(",");
-const gallery = "/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m";
+const address = process.env.ESKIZ ?? 'http://127.0.0.1:8080';
+const out = process.env.OUT ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
+const only = process.env.SHOTS?.split(',');
+const gallery = '/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m';
 
 const views = [
-  { name: "plans", path: "/plans" },
-  { name: "plan-sheet", path: gallery },
+  { name: 'plans', path: '/plans' },
+  { name: 'plan-sheet', path: gallery },
   {
-    name: "pointing-and-reasons",
+    name: 'pointing-and-reasons',
     path: gallery,
     act: async (page) => {
-      await page.getByRole("textbox", { name: "asked for" }).fill("26");
-      await page.getByText("26 W on 70 cm").first().waitFor();
-      await page.getByLabel("more about Foam 10", { exact: true }).click();
-      await page.getByRole("button", { name: "RG-8X", exact: true }).hover();
-      await page.getByTestId("outline").waitFor();
+      await page.getByRole('textbox', { name: 'asked for' }).fill('26');
+      await page.getByText('26 W on 70 cm').first().waitFor();
+      await page.getByLabel('more about Foam 10', { exact: true }).click();
+      await page.getByRole('button', { name: 'RG-8X', exact: true }).hover();
+      await page.getByTestId('outline').waitFor();
     },
   },
   {
-    name: "figure-of-my-own",
+    name: 'figure-of-my-own',
     path: gallery,
     act: async (page) => {
-      await page.getByText("add a figure of my own").click();
-      await page.getByLabel("frequency of row 1, MHz").fill("145");
-      await page
-        .getByLabel("attenuation of row 1, dB per 100 m")
-        .fill("9,5 or so");
-      await page.getByRole("button", { name: "Add the row" }).click();
+      await page.getByText('add a figure of my own').click();
+      await page.getByLabel('frequency of row 1, MHz').fill('145');
+      await page.getByLabel('attenuation of row 1, dB per 100 m').fill('9,5 or so');
+      await page.getByRole('button', { name: 'Add the row' }).click();
     },
   },
 ];
 
-const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
-  args: [
-    "--no-sandbox",
-    "--disable-gpu",
-    "--disable-background-networking",
-    "--disable-component-update",
-    "--disable-sync",
-    "--no-first-run",
-    "--disable-quic",
-  ],
-});
+const browser = await launchChromium();
 mkdirSync(out, { recursive: true });
 for (const view of views.filter((v) => !only || only.includes(v.name))) {
   const page = await browser.newPage({
     viewport: view.size ?? { width: 1280, height: 800 },
   });
-  await page.goto(address + view.path, { waitUntil: "networkidle" });
+  await page.goto(address + view.path, { waitUntil: 'networkidle' });
   await view.act?.(page);
   await page.waitForTimeout(300);
   await page.screenshot({ path: `${out}/${view.name}.png` });

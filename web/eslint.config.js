@@ -2,7 +2,7 @@ import hooks from 'eslint-plugin-react-hooks';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['dist', 'target', 'src/api/schema.ts'] },
+  { ignores: ['dist', 'target', 'src/api/generated/schema.ts'] },
   ...ts.configs.strict,
   hooks.configs.flat['recommended-latest'],
   {
