@@ -7,6 +7,7 @@ import { shouldRetry } from './api';
 import { PreferencesProvider } from './app/preferences';
 import { PlanPage } from './features/plan';
 import { PlansPage } from './features/plans';
+import { SettingsPage } from './features/settings';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -18,6 +19,7 @@ const router = createBrowserRouter([
   { path: '/', element: <Navigate to="/plans" replace /> },
   { path: '/plans', element: <PlansPage /> },
   { path: '/plans/:id', element: <PlanPage /> },
+  { path: '/settings', element: <SettingsPage /> },
   { path: '*', element: <Navigate to="/plans" replace /> },
 ]);
 

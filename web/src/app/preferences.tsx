@@ -1,53 +1,112 @@
-import { createContext, use, useMemo, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { createContext, use, useCallback, useEffect, useMemo, useRef } from 'react';
+import { answered, api, Refused } from '../api';
+import type { Schemas } from '../api';
 import type { LengthUnit, Reading } from '../units';
 
-/** How the operator likes to read. */
-export interface Preferences {
+export type Settings = Schemas['Settings'];
+export type SettingsChange = Partial<Omit<Settings, 'version'>>;
+
+interface Held {
+  settings: Settings;
   reading: Reading;
   lengths: LengthUnit;
+  /** Changes at once; the server is told, and told again until it has heard. */
+  change: (change: SettingsChange) => void;
+  setReading: (reading: Reading) => void;
+  setLengths: (unit: LengthUnit) => void;
 }
 
-interface Held extends Preferences {
-  set: (change: Partial<Preferences>) => void;
-}
+const KEY = ['settings'];
 
-const KEY = 'eskiz.preferences';
-const DEFAULTS: Preferences = { reading: 'watts', lengths: 'm' };
+/** What stands until the server has answered; the same as its own defaults. */
+const DEFAULTS: Settings = {
+  version: 0,
+  reading: 'WATTS',
+  lengths: 'METRES',
+  currency: 'EUR',
+  region: 1,
+  licencePowerW: null,
+  preference: 'LEAST_COST',
+  palette: 'SYSTEM',
+  letterShortcuts: true,
+  demoHidden: false,
+};
+
+const READINGS: Record<Settings['reading'], Reading> = {
+  WATTS: 'watts',
+  PERCENT: 'percent',
+  DB: 'dB',
+  S_UNITS: 'S',
+};
 
 const Context = createContext<Held | null>(null);
 
-function kept(): Preferences {
-  try {
-    const stored = JSON.parse(localStorage.getItem(KEY) ?? '{}');
-    return { ...DEFAULTS, ...stored };
-  } catch {
-    return DEFAULTS;
-  }
-}
-
+/** How the operator likes to work, from the database; one write after the other. */
 export function PreferencesProvider({ children }: { children: React.ReactNode }) {
-  const [preferences, setPreferences] = useState(kept);
-  const held = useMemo(
-    () => ({
-      ...preferences,
-      set: (change: Partial<Preferences>) =>
-        setPreferences((before) => {
-          const after = { ...before, ...change };
-          try {
-            localStorage.setItem(KEY, JSON.stringify(after));
-          } catch {
-            // a full or forbidden store only means that the choice does not stick
-          }
-          return after;
-        }),
-    }),
-    [preferences],
+  const queries = useQueryClient();
+  const query = useQuery({
+    queryKey: KEY,
+    queryFn: () => answered(api.GET('/api/settings')),
+    staleTime: Infinity,
+  });
+  const settings = query.data ?? DEFAULTS;
+  const writing = useRef<Promise<void>>(Promise.resolve());
+
+  const change = useCallback(
+    (wanted: SettingsChange) => {
+      queries.setQueryData<Settings>(KEY, (now) => ({ ...(now ?? DEFAULTS), ...wanted }));
+      writing.current = writing.current.then(() => store(queries, wanted)).catch(() => undefined);
+    },
+    [queries],
   );
-  return <Context value={held}>{children}</Context>;
+
+  useEffect(() => {
+    document.documentElement.dataset.palette = settings.palette.toLowerCase();
+  }, [settings.palette]);
+
+  const held = useMemo<Held>(
+    () => ({
+      settings,
+      reading: READINGS[settings.reading],
+      lengths: settings.lengths === 'METRES' ? 'm' : 'ft',
+      change,
+      setReading: (reading) => change({ reading: storedReading(reading) }),
+      setLengths: (unit) => change({ lengths: unit === 'm' ? 'METRES' : 'FEET' }),
+    }),
+    [settings, change],
+  );
+  return query.isPending ? null : <Context value={held}>{children}</Context>;
 }
 
 export function usePreferences(): Held {
   const held = use(Context);
   if (!held) throw new Error('usePreferences needs a PreferencesProvider above it');
   return held;
+}
+
+function storedReading(reading: Reading): Settings['reading'] {
+  const found = Object.entries(READINGS).find(([, r]) => r === reading);
+  return (found?.[0] ?? 'WATTS') as Settings['reading'];
+}
+
+/** Writes over the newest version; somebody else's change to another setting is kept. */
+async function store(queries: ReturnType<typeof useQueryClient>, wanted: SettingsChange) {
+  const now = queries.getQueryData<Settings>(KEY) ?? DEFAULTS;
+  try {
+    const stored = await answered(api.PUT('/api/settings', { body: { ...now, ...wanted } }));
+    queries.setQueryData<Settings>(KEY, (shown) => ({
+      ...stored,
+      ...shown,
+      version: stored.version,
+    }));
+  } catch (error) {
+    if (error instanceof Refused && error.problem.status === 409) {
+      const current = await answered(api.GET('/api/settings'));
+      const stored = await answered(api.PUT('/api/settings', { body: { ...current, ...wanted } }));
+      queries.setQueryData<Settings>(KEY, stored);
+    } else if (error instanceof Refused) {
+      await queries.invalidateQueries({ queryKey: KEY });
+    }
+  }
 }

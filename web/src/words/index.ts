@@ -49,6 +49,8 @@ export const words = {
   reading: READING_NAMES,
   caution:
     'Keep people away from the antenna while transmitting, bond the shield and fit an arrestor where it enters. Local codes, your licence and a qualified person decide.',
+  receiveCaution:
+    'Bond the shield and fit an arrestor where it enters. Local codes and a qualified person decide.',
   samplePrices: 'Prices are samples to try things with, not offers.',
   typicalFigures: 'Figures are typical of the type; the sheet of the cable you buy may differ.',
 } as const;
@@ -67,12 +69,19 @@ export function brings(
         ? ''
         : `${name} brings ${significant(level.watts)} of your ${powerText(radioW)} to the antenna on ${band}.`;
     case 'percent':
-      return `${name} brings ${levelText(level, reading)} of the power to the other end on ${band}.`;
+      return radioW === null
+        ? `${name} brings ${levelText(level, reading)} of the signal to the receiver on ${band}.`
+        : `${name} brings ${levelText(level, reading)} of the power to the antenna on ${band}.`;
     case 'dB':
       return `${name} costs ${fixed(level.lossDb, 2)} dB on ${band}.`;
     case 'S':
       return `${name} costs ${fixed(level.lossDb / DB_PER_S_UNIT, 2)} S-units on ${band}.`;
   }
+}
+
+/** That a radio makes more than the operator has noted as theirs. */
+export function aboveLicence(radioW: number, licenceW: number): string {
+  return `${powerText(radioW)} is more than the ${powerText(licenceW)} you noted as the most you may use; your licence decides.`;
 }
 
 /** A number that was asked, in the unit of its kind. */
@@ -158,7 +167,7 @@ export function rowSummary(
 }
 
 /** Where the power of one band goes, each place apart. */
-export function whereItGoes(a: BandAssessment): string {
+export function whereItGoes(a: BandAssessment, isReceiver = false): string {
   const parts = [`cable and joints take ${fixed(a.matchedLossDb, 2)} dB`];
   if (Math.abs(a.mismatchLossDb) >= NOTEWORTHY_DB) {
     parts.push(`the standing wave adds ${fixed(a.mismatchLossDb, 2)} dB`);
@@ -167,7 +176,11 @@ export function whereItGoes(a: BandAssessment): string {
     parts.push(`the matching unit takes ${fixed(a.matchingLossDb, 2)} dB`);
   }
   if (a.reflectionLossDb >= NOTEWORTHY_DB) {
-    parts.push(`${fixed(a.reflectionLossDb, 2)} dB never leaves the radio, sent back by the SWR`);
+    parts.push(
+      isReceiver
+        ? `${fixed(a.reflectionLossDb, 2)} dB does not enter the receiver because of the SWR there`
+        : `${fixed(a.reflectionLossDb, 2)} dB never leaves the radio, sent back by the SWR`,
+    );
   }
   if (a.foldbackDb >= NOTEWORTHY_DB) {
     parts.push(`the radio holds back ${fixed(a.foldbackDb, 2)} dB`);

@@ -141,6 +141,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Plans that were put away, the last one first */
+        get: operations["listBin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Remove the plans of the demo for good */
+        delete: operations["removeDemo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}": {
         parameters: {
             query?: never;
@@ -206,6 +240,24 @@ export interface paths {
         put?: never;
         /** Bring back a plan that was put away */
         post: operations["restorePlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the operator likes to work; the defaults until they say */
+        get: operations["getSettings"];
+        /** Replace the settings; 409 when they were changed meanwhile */
+        put: operations["saveSettings"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -603,6 +655,21 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        PlanSketchResponse: {
+            bandName: string;
+            /** Format: double */
+            cableLengthM: number | null;
+            cableName: string | null;
+            elements: components["schemas"]["SketchedElementResponse"][];
+            /** Format: double */
+            lossBeforeRunDb: number;
+            /** Format: double */
+            powerAtAntennaW: number | null;
+            /** Format: double */
+            radioPowerW: number | null;
+            /** Format: double */
+            totalLossDb: number;
+        };
         PlanSummary: {
             /** @description null when nothing is chosen */
             chosen: string | null;
@@ -611,6 +678,8 @@ export interface components {
             id: string;
             name: string;
             site: string;
+            /** @description null where the plan cannot be assessed as it stands */
+            sketch: components["schemas"]["PlanSketchResponse"] | null;
             /** Format: date-time */
             updatedAt: string;
             /** Format: int64 */
@@ -647,6 +716,8 @@ export interface components {
             /** Format: double */
             min: number;
         };
+        /** @enum {string} */
+        Reading: "WATTS" | "PERCENT" | "DB" | "S_UNITS";
         ReasonResponse: {
             /** Format: int32 */
             band: number;
@@ -689,6 +760,31 @@ export interface components {
             suitability: "SUITED" | "OTHER_IMPEDANCE" | "BALANCED";
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
+        };
+        Settings: {
+            currency: string;
+            demoHidden: boolean;
+            /** @enum {string} */
+            lengths: "METRES" | "FEET";
+            letterShortcuts: boolean;
+            /** Format: double */
+            licencePowerW: number | null;
+            /** @enum {string} */
+            palette: "DAY" | "NIGHT" | "SYSTEM";
+            /** @enum {string} */
+            preference: "LEAST_COST" | "MOST_MARGIN";
+            reading: components["schemas"]["Reading"];
+            /** Format: int32 */
+            region: number;
+            /** Format: int64 */
+            version: number;
+        };
+        SketchedElementResponse: {
+            kind: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            lossDb: number;
         };
         SourceResponse: {
             cableKey: string | null;
@@ -917,6 +1013,44 @@ export interface operations {
             };
         };
     };
+    listBin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanSummary"][];
+                };
+            };
+        };
+    };
+    removeDemo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     getPlan: {
         parameters: {
             query?: never;
@@ -1074,6 +1208,50 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlanResponse"];
+                };
+            };
+        };
+    };
+    getSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settings"];
+                };
+            };
+        };
+    };
+    saveSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Settings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Settings"];
                 };
             };
         };

@@ -4,6 +4,7 @@ import { usePreferences } from '../../app/preferences';
 import { Choice, QuantityField, TextField, VerdictMark } from '../../ui';
 import { figureOf, frequencyText, plain, shownReading, unitOf } from '../../units';
 import { words } from '../../words';
+import { nextBand } from './bandPlan';
 import type { Command } from './commands';
 import type { Band, Matching, Plan } from './model';
 import { band as newBand, bandName, bandsOf, MOST_BANDS, powerOn, usualMatching } from './model';
@@ -26,7 +27,7 @@ interface Props {
 /** One tab a band with what arrives there; the band in focus is edited in its own tab. */
 export function BandTabs(props: Props) {
   const { plan, focus, row, stale, onFocus, onCommand } = props;
-  const { reading } = usePreferences();
+  const { reading, settings } = usePreferences();
   const strip = useRef<HTMLDivElement>(null);
   const bands = bandsOf(plan);
 
@@ -37,9 +38,11 @@ export function BandTabs(props: Props) {
   }, [focus, row?.id, reading]);
 
   function add() {
-    const highest = Math.max(0, ...bands.map((b) => b.frequencyMHz ?? 0));
-    const usual = USUAL_BANDS.find((b) => b.mhz > highest * 1.1) ?? { name: 'new', mhz: 145 };
-    onCommand({ do: 'addBand', band: newBand(usual.name, usual.mhz) });
+    const usual = nextBand(
+      bands.map((b) => b.frequencyMHz ?? 0),
+      settings.region,
+    );
+    onCommand({ do: 'addBand', band: newBand(usual.name, usual.frequencyMHz) });
     onFocus(bands.length);
   }
 
@@ -55,7 +58,8 @@ export function BandTabs(props: Props) {
           cell && cell.totalLossDb !== null
             ? { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW }
             : null;
-        const shown = shownReading(reading, powerOn(plan, band) !== null);
+        const sends = powerOn(plan, band) !== null;
+        const shown = shownReading(reading, sends);
         return (
           <div
             key={band.id ?? i}
@@ -81,7 +85,7 @@ export function BandTabs(props: Props) {
                 <span className="font-semibold">{bandName(band)}</span>
               )}
               <span
-                className={`figures ml-auto pl-3 font-medium text-copper-text ${stale ? 'opacity-40' : ''}`}
+                className={`figures ml-auto pl-3 font-medium ${sends ? 'text-copper-text' : ''} ${stale ? 'opacity-40' : ''}`}
               >
                 {level ? `${figureOf(level, shown)} ${unitOf(shown)}` : '–'}
               </span>
@@ -112,20 +116,6 @@ function TabHead({
 }: { as: 'div' | 'button' } & React.ComponentProps<'button'> & React.ComponentProps<'div'>) {
   return <Tag {...(rest as object)} />;
 }
-
-/** What is offered next when a band is added; any name and frequency can be typed over it. */
-const USUAL_BANDS = [
-  { name: '160 m', mhz: 1.85 },
-  { name: '80 m', mhz: 3.65 },
-  { name: '40 m', mhz: 7.1 },
-  { name: '20 m', mhz: 14.2 },
-  { name: '10 m', mhz: 28.5 },
-  { name: '6 m', mhz: 50.2 },
-  { name: '2 m', mhz: 145 },
-  { name: '70 cm', mhz: 433 },
-  { name: '23 cm', mhz: 1296 },
-  { name: '13 cm', mhz: 2400 },
-];
 
 function FocusedBand({
   plan,

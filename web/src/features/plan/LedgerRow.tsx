@@ -97,6 +97,7 @@ export function LedgerRow({
               cell={cell}
               reading={shownReading(reading, powerOn(plan, bands[i]) !== null)}
               wide={i === focus}
+              sends={powerOn(plan, bands[i]) !== null}
             />
           </td>
         ))}
@@ -185,7 +186,18 @@ function standing(row: Row, ledger: Ledger | undefined, chosen: string | undefin
     .join(', ');
 }
 
-function CellFigure({ cell, reading, wide }: { cell: Cell; reading: Reading; wide: boolean }) {
+function CellFigure({
+  cell,
+  reading,
+  wide,
+  sends,
+}: {
+  cell: Cell;
+  reading: Reading;
+  wide: boolean;
+  /** Whether it is radio power, which alone is copper. */
+  sends: boolean;
+}) {
   if (cell.totalLossDb === null) return <span className="text-soft">–</span>;
   const level = { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW };
   return (
@@ -199,7 +211,7 @@ function CellFigure({ cell, reading, wide }: { cell: Cell; reading: Reading; wid
       </span>
       <span aria-hidden="true" className="mt-px block h-[3px]">
         <span
-          className="block h-full min-w-px bg-copper"
+          className={`block h-full min-w-px ${sends ? 'bg-copper' : 'bg-soft'}`}
           style={{ width: `${100 * fractionLeft(cell.totalLossDb)}%` }}
         />
       </span>

@@ -5,6 +5,7 @@ import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { levelText, shownReading, tied } from '../../units';
 import {
+  aboveLicence,
   angleRange,
   askedSentence,
   besideTheOthers,
@@ -35,7 +36,7 @@ interface Props {
 /** What the sheet says, in sentences; and the choice. */
 export function Note(props: Props) {
   const { plan, ledger, row, assessment, focus, stale } = props;
-  const { reading } = usePreferences();
+  const { reading, settings } = usePreferences();
   const bands = bandsOf(plan);
   const band = bands[focus];
   const radioW = powerOn(plan, band);
@@ -62,7 +63,11 @@ export function Note(props: Props) {
       {assessment && (
         <p>
           {tied(
-            [whereItGoes(assessment), swrAtBothEnds(assessment), angleRange(assessment)].join(' '),
+            [
+              whereItGoes(assessment, radioW === null),
+              swrAtBothEnds(assessment),
+              angleRange(assessment),
+            ].join(' '),
           )}
         </p>
       )}
@@ -71,11 +76,14 @@ export function Note(props: Props) {
           {note.text.charAt(0).toUpperCase() + note.text.slice(1)}.
         </p>
       ))}
+      {radioW !== null && settings.licencePowerW !== null && radioW > settings.licencePowerW && (
+        <p className="text-marginal">{tied(aboveLicence(radioW, settings.licencePowerW))}</p>
+      )}
       {requirementOf(plan) && <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>}
       <Choosing {...props} row={row} />
       <Decisions {...props} />
       <p className="border-t border-hairline pt-3 text-[12px] text-soft">
-        {words.caution}
+        {radioW === null ? words.receiveCaution : words.caution}
         {row.cost?.sample && ` ${words.samplePrices}`}
       </p>
     </div>

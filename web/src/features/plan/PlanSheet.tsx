@@ -4,18 +4,19 @@ import type { CableType, Connector, StoredPlan } from '../../api';
 import { useDecisions } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
+import { useShortcuts } from '../../app/useShortcuts';
 import { lengthText, nextReading, shownReading } from '../../units';
 import { BandTabs } from './BandTabs';
 import { Ledger } from './Ledger';
 import { LedgerBar } from './LedgerBar';
-import { bandsOf, candidateLengthM, ownCablesOf, powerOn, revisionNumber } from './model';
+import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
 import { Note } from './Note';
 import { OwnFigure } from './OwnFigure';
 import { Ribbon } from './Ribbon';
 import { TitleBlock } from './TitleBlock';
+import { TwoWriters } from './TwoWriters';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
-import { useShortcuts } from './useShortcuts';
 
 /** The heart: sketch the run, see the watts fall along it, read which cable to take and why. */
 export function PlanSheet({
@@ -29,7 +30,7 @@ export function PlanSheet({
 }) {
   const editing = usePlanEditing(stored);
   const { plan } = editing;
-  const { reading, lengths, set } = usePreferences();
+  const { reading, lengths, setReading } = usePreferences();
   const [params, setParams] = useSearchParams();
   const [troubles, setTroubles] = useState<Record<string, string>>({});
   const [pointed, setPointed] = useState<string | null>(null);
@@ -71,7 +72,7 @@ export function PlanSheet({
   useShortcuts(
     useMemo(
       () => ({
-        u: () => set({ reading: nextReading(shownReading(reading, hasWatts), hasWatts) }),
+        u: () => setReading(nextReading(shownReading(reading, hasWatts), hasWatts)),
         '[': () => focusBand(Math.max(0, focus - 1)),
         ']': () => focusBand(Math.min(bands.length - 1, focus + 1)),
         PageUp: () => focusBand(Math.max(0, focus - 1)),
@@ -81,14 +82,14 @@ export function PlanSheet({
         'Ctrl+Shift+Z': editing.redo,
         'Ctrl+Y': editing.redo,
       }),
-      [set, reading, hasWatts, focusBand, focus, bands.length, editing.undo, editing.redo],
+      [setReading, reading, hasWatts, focusBand, focus, bands.length, editing.undo, editing.redo],
     ),
   );
 
   const ownOpened = ownOpen === null ? null : ownCablesOf(plan).find((c) => c.id === ownOpen);
   return (
     <Shell here={plan.name}>
-      <Conflict editing={editing} />
+      <Unsaved editing={editing} />
       <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
         <main className="flex min-h-0 min-w-0 flex-1 flex-col">
           <Ribbon
@@ -195,8 +196,8 @@ export function PlanSheet({
   );
 }
 
-/** Somebody else has saved this plan since, or the server refuses it: nothing is lost, and nothing is overwritten. */
-function Conflict({ editing }: { editing: ReturnType<typeof usePlanEditing> }) {
+/** What stands between this plan and its being saved: nothing is lost, and nothing is overwritten. */
+function Unsaved({ editing }: { editing: ReturnType<typeof usePlanEditing> }) {
   const { state } = editing;
   if (state.kind === 'refused') {
     return (
@@ -207,17 +208,11 @@ function Conflict({ editing }: { editing: ReturnType<typeof usePlanEditing> }) {
   }
   if (state.kind !== 'changedElsewhere') return null;
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-4 border-b border-fail px-4 py-2">
-      <span>
-        This plan was saved elsewhere meanwhile, as revision {revisionNumber(state.current.version)}
-        . Yours is not saved.
-      </span>
-      <button type="button" className="quiet font-semibold" onClick={editing.keepMine}>
-        save mine over it
-      </button>
-      <button type="button" className="quiet font-semibold" onClick={editing.takeTheirs}>
-        take theirs instead
-      </button>
-    </div>
+    <TwoWriters
+      mine={editing.plan}
+      current={state.current}
+      onKeep={editing.keep}
+      onTheirs={editing.takeTheirs}
+    />
   );
 }

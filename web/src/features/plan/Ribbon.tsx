@@ -13,10 +13,11 @@ import {
   shownReading,
   unitOf,
 } from '../../units';
+import type { Level } from '../../units';
 import type { Command } from './commands';
 import type { Band, Element, Plan } from './model';
 import { bandName, powerOn, runOf } from './model';
-import { boundaryLevels, ribbonPath, slotsOf, thicknesses } from './ribbonLayout';
+import { boundaryLevels, receivedLevels, ribbonPath, slotsOf, thicknesses } from './ribbonLayout';
 import type { Slot } from './ribbonLayout';
 
 const FULL = 84;
@@ -53,7 +54,8 @@ export function Ribbon(props: Props) {
   const slots = slotsOf(run, runWidth);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
-  const levels = assessment ? boundaryLevels(assessment, radioW) : [];
+  const isReceiver = radioW === null;
+  const levels = assessment ? levelsOf(assessment, radioW) : [];
   const arriving = assessment && {
     lossDb: assessment.totalLossDb,
     watts: assessment.powerAtAntennaW,
@@ -72,7 +74,7 @@ export function Ribbon(props: Props) {
           role="img"
           aria-label={
             arriving
-              ? `${props.cableName}: ${levelText(arriving, shown)} at the antenna on ${bandName(band)}`
+              ? `${props.cableName}: ${levelText(arriving, shown)} ${isReceiver ? 'at the receiver' : 'at the antenna'} on ${bandName(band)}`
               : 'the run'
           }
         >
@@ -87,7 +89,7 @@ export function Ribbon(props: Props) {
           />
           <g transform={`translate(${RADIO_WIDTH + STUB} 0)`}>
             {assessment && (
-              <Copper slots={slots} assessment={assessment} radioW={radioW} width={runWidth} />
+              <Power slots={slots} assessment={assessment} radioW={radioW} width={runWidth} />
             )}
             {pointedAt && <Outline slots={slots} assessment={pointedAt} radioW={radioW} />}
             {run.map((element, i) => (
@@ -111,11 +113,15 @@ export function Ribbon(props: Props) {
         >
           {arriving && (
             <>
-              <div className="figures text-[20px] leading-6 font-semibold whitespace-nowrap text-copper-text">
+              <div
+                className={`figures text-[20px] leading-6 font-semibold whitespace-nowrap ${isReceiver ? '' : 'text-copper-text'}`}
+              >
                 {figureOf(arriving, shown)}
                 <span className="ml-1.5 text-[13px] font-normal">{unitOf(shown)}</span>
               </div>
-              <div className="text-[11px] text-soft">at the antenna</div>
+              <div className="text-[11px] text-soft">
+                {isReceiver ? 'reach the receiver' : 'at the antenna'}
+              </div>
             </>
           )}
         </div>
@@ -152,7 +158,13 @@ function boundaryX(slots: Slot[], i: number): number {
   return last ? last.x + last.width - 6 : 0;
 }
 
-function Copper({
+/** Sent power goes from the radio to the antenna, a received signal the other way. */
+function levelsOf(assessment: BandAssessment, radioW: number | null): Level[] {
+  return radioW === null ? receivedLevels(assessment) : boundaryLevels(assessment, radioW);
+}
+
+/** Copper is radio power and nothing else; a received signal is drawn in ink. */
+function Power({
   slots,
   assessment,
   radioW,
@@ -163,8 +175,10 @@ function Copper({
   radioW: number | null;
   width: number;
 }) {
-  const thickness = thicknesses(boundaryLevels(assessment, radioW), FULL);
-  const entering = thickness[0] ?? FULL;
+  const thickness = thicknesses(levelsOf(assessment, radioW), FULL);
+  const atRadio = thickness[0] ?? FULL;
+  const entering = radioW === null ? FULL : atRadio;
+  const colour = radioW === null ? 'var(--ink-soft)' : 'var(--copper)';
   return (
     <>
       {entering < FULL - 0.5 && (
@@ -178,11 +192,11 @@ function Copper({
         </path>
       )}
       <path
-        d={`M${-STUB} ${MIDDLE - entering / 2}H0V${MIDDLE + entering / 2}H${-STUB}Z`}
-        fill="var(--copper)"
+        d={`M${-STUB} ${MIDDLE - atRadio / 2}H0V${MIDDLE + atRadio / 2}H${-STUB}Z`}
+        fill={colour}
       />
       <rect x={0} y={MIDDLE - entering / 2} width={width} height={entering} fill="url(#ash)" />
-      <path d={ribbonPath(slots, thickness, MIDDLE)} fill="var(--copper)" data-testid="copper" />
+      <path d={ribbonPath(slots, thickness, MIDDLE)} fill={colour} data-testid="copper" />
       <path
         d={`M0 ${MIDDLE - entering / 2}H${width}M0 ${MIDDLE + entering / 2}H${width}`}
         stroke="var(--ink)"
@@ -201,7 +215,7 @@ function Outline({
   assessment: BandAssessment;
   radioW: number | null;
 }) {
-  const thickness = thicknesses(boundaryLevels(assessment, radioW), FULL);
+  const thickness = thicknesses(levelsOf(assessment, radioW), FULL);
   const path = ribbonPath(slots, thickness, MIDDLE);
   return (
     <g fill="none" data-testid="outline">
@@ -235,25 +249,28 @@ function Antenna({ x }: { x: number }) {
   );
 }
 
-function RadioBox({ plan, onCommand, onTrouble }: Props) {
+function RadioBox({ plan, band, onCommand, onTrouble }: Props) {
+  const isReceiver = powerOn(plan, band) === null;
   return (
     <div
       className="absolute left-0 flex flex-col justify-center border border-ink bg-paper px-1 text-center"
       style={{ top: MIDDLE - FULL / 2, minHeight: FULL, width: RADIO_WIDTH }}
     >
-      <div className="text-soft">radio</div>
-      <QuantityField
-        label="radio power"
-        kind="power"
-        unit="w"
-        unitLabel="W"
-        value={plan.document.assessment?.radio?.powerW}
-        show={(v) => plain(v)}
-        say={powerText}
-        className="items-center font-semibold"
-        onCommit={(powerW) => onCommand({ do: 'setPower', powerW })}
-        onTrouble={(message) => onTrouble('power', message)}
-      />
+      <div className="text-soft">{isReceiver ? 'receiver' : 'radio'}</div>
+      {!isReceiver && (
+        <QuantityField
+          label="radio power"
+          kind="power"
+          unit="w"
+          unitLabel="W"
+          value={plan.document.assessment?.radio?.powerW}
+          show={(v) => plain(v)}
+          say={powerText}
+          className="items-center font-semibold"
+          onCommit={(powerW) => onCommand({ do: 'setPower', powerW })}
+          onTrouble={(message) => onTrouble('power', message)}
+        />
+      )}
     </div>
   );
 }

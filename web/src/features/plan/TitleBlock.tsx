@@ -23,7 +23,7 @@ interface Props {
 /** Along the foot, as on a drawing: what it is, whether it is saved, how it is read. */
 export function TitleBlock(props: Props) {
   const { plan, version, state, hasWatts, onCommand } = props;
-  const { reading, lengths, set } = usePreferences();
+  const { reading, lengths, setReading, setLengths } = usePreferences();
   const shown = shownReading(reading, hasWatts);
   return (
     <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-[13px]">
@@ -55,12 +55,12 @@ export function TitleBlock(props: Props) {
       <Switch
         label="reading"
         value={words.reading[shown]}
-        onClick={() => set({ reading: nextReading(shown, hasWatts) })}
+        onClick={() => setReading(nextReading(shown, hasWatts))}
       />
       <Switch
         label="lengths"
         value={lengths === 'm' ? 'metres' : 'feet'}
-        onClick={() => set({ lengths: lengths === 'm' ? 'ft' : 'm' })}
+        onClick={() => setLengths(lengths === 'm' ? 'ft' : 'm')}
       />
       <button
         type="button"

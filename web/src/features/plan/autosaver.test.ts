@@ -91,6 +91,16 @@ describe('saving by itself', () => {
     expect(saver.state.kind).toBe('saved');
   });
 
+  it('knows its own save again when the answer was lost on the way', async () => {
+    save.mockRejectedValueOnce(new Away('server'));
+    save.mockRejectedValueOnce(conflict(stored(named('mine'), 4)));
+    saver.change(named('mine'));
+    await vi.advanceTimersByTimeAsync(3000);
+    expect(saver.state.kind).toBe('saved');
+    expect(saver.version).toBe(4);
+    expect(save).toHaveBeenCalledTimes(2);
+  });
+
   it('takes theirs without saving anything', async () => {
     save.mockRejectedValueOnce(conflict(stored(named('theirs'), 9)));
     saver.change(named('mine'));

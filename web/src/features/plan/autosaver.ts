@@ -1,6 +1,7 @@
 import type { Problem, StoredPlan } from '../../api';
 import { Away, Refused } from '../../api';
 import type { Plan } from './model';
+import { canonical, planOf } from './model';
 
 /** How it stands with what was changed. */
 export type SaveState =
@@ -126,13 +127,13 @@ export class Autosaver {
       this.retryMs = FIRST_RETRY_MS;
       this.tell({ kind: 'saved', at: Date.parse(stored.updatedAt) });
     } catch (error) {
-      this.failed(error);
+      this.failed(error, sent);
     }
   }
 
-  private failed(error: unknown): void {
+  private failed(error: unknown, sent: Plan): void {
     if (error instanceof Refused && error.problem.status === 409 && error.problem.current) {
-      this.tell({ kind: 'changedElsewhere', current: error.problem.current });
+      this.someoneSaved(error.problem.current, sent);
     } else if (error instanceof Refused) {
       this.tell({ kind: 'refused', problem: error.problem });
     } else {
@@ -140,6 +141,17 @@ export class Autosaver {
       this.schedule(this.retryMs);
       this.retryMs = Math.min(this.retryMs * 2, LONGEST_RETRY_MS);
     }
+  }
+
+  /** That may have been this very save, when its answer was lost on the way. */
+  private someoneSaved(current: StoredPlan, sent: Plan): void {
+    if (canonical(planOf(current)) !== canonical(sent)) {
+      this.tell({ kind: 'changedElsewhere', current });
+      return;
+    }
+    this.versionNow = current.version;
+    this.stored = JSON.stringify(sent);
+    this.tell({ kind: 'saved', at: Date.parse(current.updatedAt) });
   }
 
   private tell(state: SaveState): void {

@@ -12,6 +12,7 @@ import { bandsOf, ownCablesOf, runOf } from './model';
 
 /** Everything that can be done to a plan on its sheet. One command is one step of undo. */
 export type Command =
+  | { do: 'takeVersion'; plan: Plan }
   | { do: 'rename'; name: string }
   | { do: 'moveToSite'; site: string }
   | { do: 'setPower'; powerW: number }
@@ -32,6 +33,8 @@ export type Command =
 /** The plan after a command; the plan before it is left as it was. */
 export function apply(plan: Plan, command: Command): Plan {
   switch (command.do) {
+    case 'takeVersion':
+      return command.plan;
     case 'rename':
       return { ...plan, name: command.name };
     case 'moveToSite':

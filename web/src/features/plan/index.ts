@@ -1,2 +1,3 @@
-export { PlanPage } from './PlanPage';
 export { newPlan, revisionNumber } from './model';
+export { PlanPage } from './PlanPage';
+export { ribbonPath, slotsOf, thicknesses } from './ribbonLayout';

@@ -16,6 +16,17 @@ export interface Plan {
   document: Document;
 }
 
+/** A plan as text that is the same whenever it says the same, in whatever order its fields came back. */
+export function canonical(plan: Plan): string {
+  return JSON.stringify(
+    { site: plan.site, name: plan.name, document: plan.document },
+    (_, value) =>
+      value && typeof value === 'object' && !Array.isArray(value)
+        ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+        : value,
+  );
+}
+
 export const MOST_BANDS = 12;
 
 /** Radios bring a matching unit of their own up to here, and none above. */
@@ -94,7 +105,7 @@ export function comparisonOf(
 }
 
 /** A new plan: a home run that shows something at once and can be changed in every part. */
-export function newPlan(): Plan {
+export function newPlan(preference: Preference = 'LEAST_COST'): Plan {
   return {
     site: '',
     name: 'New plan',
@@ -112,7 +123,7 @@ export function newPlan(): Plan {
       },
       requirements: [{ kind: 'LEAST_PERCENT', percent: 50 }],
       candidates: [],
-      preference: 'LEAST_COST',
+      preference,
     },
   };
 }

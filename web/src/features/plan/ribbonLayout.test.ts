@@ -1,7 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import type { BandAssessment } from '../../api';
 import type { Element } from './model';
-import { boundaryLevels, fallAlong, LEAST_WIDTH, slotsOf, thicknesses } from './ribbonLayout';
+import {
+  boundaryLevels,
+  fallAlong,
+  LEAST_WIDTH,
+  receivedLevels,
+  slotsOf,
+  thicknesses,
+} from './ribbonLayout';
 
 const joint: Element = { kind: 'JOINT', lossDb: 0.1 };
 const line = (lengthM: number): Element => ({ kind: 'LINE', cableKey: 'rg-58', lengthM });
@@ -59,6 +66,16 @@ describe('levels', () => {
     const levels = boundaryLevels(assessment({ elements }), 100);
     expect(levels.map((l) => l.watts)).toEqual([80, 50, 10]);
     expect(levels[2]?.lossDb).toBeCloseTo(10, 9);
+  });
+});
+
+describe('a signal on its way to a receiver', () => {
+  it('is whole at the antenna and least at the receiver', () => {
+    const levels = receivedLevels(assessment({}));
+    expect(levels.map((l) => l.lossDb)).toEqual([3, 2, 0]);
+    const drawn = thicknesses(levels, 80);
+    expect(drawn[2]).toBe(80);
+    expect(drawn[0]).toBeCloseTo(80 * 10 ** -0.3, 6);
   });
 });
 

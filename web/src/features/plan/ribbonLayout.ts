@@ -1,12 +1,17 @@
 import type { BandAssessment } from '../../api';
 import type { Level } from '../../units';
 import { fractionLeft, lossBetween } from '../../units';
-import type { Element } from './model';
 
 /** Where an element is drawn, px from the left edge of the run. */
 export interface Slot {
   x: number;
   width: number;
+}
+
+/** What takes its place in the drawing by its length, if it has one. */
+export interface Sized {
+  kind: string;
+  lengthM?: number;
 }
 
 /** No element is narrower: it must be hit with a finger and read. */
@@ -20,13 +25,13 @@ const LEAST_COPPER = 1;
 const CURVE_STEPS = 24;
 
 /** Every element gets its least width, the lines share the rest by their length. */
-export function slotsOf(run: Element[], width: number): Slot[] {
+export function slotsOf(run: Sized[], width: number, least = LEAST_WIDTH): Slot[] {
   const lengths = run.map((e) => (e.kind === 'LINE' ? (e.lengthM ?? 0) : 0));
   const whole = lengths.reduce((a, b) => a + b, 0);
-  const spare = Math.max(0, width - LEAST_WIDTH * run.length);
+  const spare = Math.max(0, width - least * run.length);
   let x = 0;
   return lengths.map((length) => {
-    const slot = { x, width: LEAST_WIDTH + (whole > 0 ? (spare * length) / whole : 0) };
+    const slot = { x, width: least + (whole > 0 ? (spare * length) / whole : 0) };
     x += slot.width;
     return slot;
   });
@@ -49,12 +54,28 @@ export function boundaryLevels(a: BandAssessment, radioW: number | null): Level[
   return levels;
 }
 
+/**
+ * The same for a signal on its way from the antenna to a receiver: at every boundary what it has lost by then, the
+ * receiver's end first. A chain loses the same both ways.
+ */
+export function receivedLevels(a: BandAssessment): Level[] {
+  return boundaryLevels(a, null).map((level) => ({
+    lossDb: Math.max(0, a.runLossDb - (level.lossDb - (a.totalLossDb - a.runLossDb))),
+    watts: null,
+  }));
+}
+
 function lossOr(lossDb: number, radioW: number | null, watts: number | null): number {
   return radioW === null || watts === null ? lossDb : lossBetween(radioW, watts);
 }
 
 /** Thickness at every boundary for a full thickness that stands for the radio's power, px. */
 export function thicknesses(levels: Level[], full: number): number[] {
+  const rising = (levels[0]?.lossDb ?? 0) > (levels.at(-1)?.lossDb ?? 0);
+  return rising ? falling(levels.toReversed(), full).toReversed() : falling(levels, full);
+}
+
+function falling(levels: Level[], full: number): number[] {
   const drawn: number[] = [];
   levels.forEach((level, i) => {
     const true_ = Math.max(LEAST_COPPER, full * fractionLeft(level.lossDb));

@@ -3,38 +3,46 @@ import type { StoredPlan } from '../../api';
 import { answered, api } from '../../api';
 import { Autosaver } from './autosaver';
 import type { Command } from './commands';
+import { draftOf, forgetDraft, keepDraft } from './drafts';
+import type { Draft } from './drafts';
 import { historyOf, historyReducer } from './history';
 import type { Plan } from './model';
-import { planOf } from './model';
+import { canonical, planOf } from './model';
 
-/** A plan being edited: its commands, its undo, and its saving. */
+/** A plan being edited: its commands, its undo, and its saving. What was not saved last time goes on from there. */
 export function usePlanEditing(stored: StoredPlan) {
-  const [history, dispatch] = useReducer(historyReducer, stored, (s) => historyOf(planOf(s)));
+  const [draft] = useState(() => unsavedDraft(stored));
+  const [history, dispatch] = useReducer(historyReducer, stored, (s) =>
+    historyOf(draft?.plan ?? planOf(s)),
+  );
   const [autosaver] = useState(
     () =>
-      new Autosaver(planOf(stored), stored.version, Date.parse(stored.updatedAt), (plan, version) =>
-        savePlan(stored.id, plan, version),
+      new Autosaver(
+        planOf(stored),
+        draft?.version ?? stored.version,
+        Date.parse(stored.updatedAt),
+        (plan, version) => savePlan(stored.id, plan, version),
       ),
   );
   const state = useSyncExternalStore(autosaver.subscribe, () => autosaver.state);
   const plan = history.present;
 
-  useEffect(() => autosaver.change(plan), [autosaver, plan]);
+  useEffect(() => {
+    autosaver.change(plan);
+    if (autosaver.isUnsaved()) keepDraft(stored.id, { version: autosaver.version, plan });
+  }, [autosaver, plan, stored.id]);
+
+  useEffect(() => {
+    if (state.kind === 'saved' && !autosaver.isUnsaved()) forgetDraft(stored.id);
+  }, [autosaver, state, stored.id]);
 
   useEffect(() => {
     const hidden = () => {
       if (document.visibilityState === 'hidden') void autosaver.flush();
     };
-    const leaving = (e: BeforeUnloadEvent) => {
-      if (!autosaver.isUnsaved()) return;
-      void autosaver.flush();
-      e.preventDefault();
-    };
     document.addEventListener('visibilitychange', hidden);
-    window.addEventListener('beforeunload', leaving);
     return () => {
       document.removeEventListener('visibilitychange', hidden);
-      window.removeEventListener('beforeunload', leaving);
       void autosaver.flush();
     };
   }, [autosaver]);
@@ -59,6 +67,15 @@ export function usePlanEditing(stored: StoredPlan) {
     dispatch({ type: 'replace', plan: theirs });
   }, [autosaver]);
 
+  /** Saves a plan, pieced together from both versions or not, over what somebody else has saved. */
+  const keep = useCallback(
+    (pieced: Plan) => {
+      dispatch({ type: 'command', command: { do: 'takeVersion', plan: pieced }, at: Date.now() });
+      autosaver.keepMine();
+    },
+    [autosaver],
+  );
+
   return {
     plan,
     state,
@@ -70,8 +87,14 @@ export function usePlanEditing(stored: StoredPlan) {
     redo,
     saveNow,
     takeTheirs,
-    keepMine: useCallback(() => autosaver.keepMine(), [autosaver]),
+    keep,
   };
+}
+
+/** What was changed and not saved when the sheet was last open; a draft that was saved after all says nothing. */
+function unsavedDraft(stored: StoredPlan): Draft | null {
+  const draft = draftOf(stored.id);
+  return draft && canonical(draft.plan) !== canonical(planOf(stored)) ? draft : null;
 }
 
 function savePlan(id: string, plan: Plan, version: number): Promise<StoredPlan> {

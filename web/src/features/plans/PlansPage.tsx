@@ -1,92 +1,219 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Link, useNavigate } from 'react-router';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useRef, useState } from 'react';
 import type { PlanSummary } from '../../api';
 import { answered, api, usePlans } from '../../api';
+import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
-import { agoText } from '../../words';
-import { newPlan, revisionNumber } from '../plan';
+import { useShortcuts } from '../../app/useShortcuts';
+import { Choice } from '../../ui';
+import { PlanLine } from './PlanLine';
+import { usePlanActions } from './usePlanActions';
 
-/** All plans, by the place they belong to. */
+const ORDERS = [
+  { value: 'site', text: 'by site' },
+  { value: 'newest', text: 'changed last first' },
+] as const;
+
+type Order = (typeof ORDERS)[number]['value'];
+
+/** All plans, each as a small drawing of its run. */
 export function PlansPage() {
   const plans = usePlans();
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const create = useMutation({
-    mutationFn: () =>
-      answered(api.POST('/api/plans', { body: { id: crypto.randomUUID(), ...newPlan() } })),
-    onSuccess: (plan) => {
-      void queries.invalidateQueries({ queryKey: ['plans'] });
-      void navigate(`/plans/${plan.id}`);
-    },
-  });
+  const actions = usePlanActions();
+  const { settings } = usePreferences();
+  const [search, setSearch] = useState('');
+  const [order, setOrder] = useState<Order>('site');
+  const [deleted, setDeleted] = useState<PlanSummary | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const create = actions.create.mutate;
 
+  useShortcuts(useMemo(() => ({ n: () => create(), '/': () => field.current?.focus() }), [create]));
+
+  const listed = (plans.data ?? []).filter((p) => !(p.demo && settings.demoHidden));
+  const found = listed.filter((p) => matches(p, search));
+  const failed = Object.values(actions).find((a) => a.isError)?.error;
   return (
     <Shell>
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
-        <div className="mx-auto flex max-w-3xl flex-col gap-6">
-          <div className="flex items-baseline justify-between">
+        <div className="mx-auto flex max-w-[960px] flex-col gap-5">
+          <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
             <h1 className="text-[20px] font-bold">Plans</h1>
+            <input
+              ref={field}
+              type="search"
+              aria-label="search plans"
+              placeholder="search: name, site, cable"
+              className="boxed min-h-7 w-56"
+              value={search}
+              onChange={(e) => setSearch(e.target.value)}
+              onKeyDown={(e) => e.key === 'Escape' && setSearch('')}
+            />
+            <Choice label="order" value={order} options={ORDERS} onChange={setOrder} />
             <button
               type="button"
-              className="action"
-              disabled={create.isPending}
-              onClick={() => create.mutate()}
+              className="action ml-auto"
+              disabled={actions.create.isPending}
+              onClick={() => create()}
             >
               New plan
             </button>
           </div>
-          {create.isError && (
+          {failed && (
             <p role="alert" className="text-fail">
-              Not made: {create.error.message}.
+              Not done: {failed.message}.
             </p>
           )}
-          {plans.data ? (
-            <BySite plans={plans.data} />
-          ) : (
+          {deleted && (
+            <p role="status" className="border-l-[3px] border-blue bg-raised px-3 py-2">
+              {deleted.name} is in the bin.{' '}
+              <button
+                type="button"
+                className="quiet font-semibold"
+                onClick={() => {
+                  actions.restore.mutate(deleted);
+                  setDeleted(null);
+                }}
+              >
+                Undo
+              </button>
+            </p>
+          )}
+          {!plans.data && (
             <p role="status">
               {plans.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
             </p>
           )}
+          {plans.data && listed.length === 0 && <FirstQuestion onCreate={() => create()} />}
+          {listed.length > 0 && found.length === 0 && (
+            <p>
+              No plan has “{search}” in it.{' '}
+              <button type="button" className="quiet" onClick={() => setSearch('')}>
+                Show all
+              </button>
+            </p>
+          )}
+          {grouped(found, order).map(([site, group]) => (
+            <section key={site} aria-label={site}>
+              <h2 className="border-b border-ink pb-1 font-semibold">{site}</h2>
+              <ul>
+                {group.map((p) => (
+                  <PlanLine
+                    key={p.id}
+                    plan={p}
+                    now={plans.dataUpdatedAt}
+                    actions={actions}
+                    onDelete={() => {
+                      actions.remove.mutate(p);
+                      setDeleted(p);
+                    }}
+                  />
+                ))}
+              </ul>
+            </section>
+          ))}
+          <Below actions={actions} hasDemo={listed.some((p) => p.demo)} />
         </div>
       </main>
     </Shell>
   );
 }
 
-function BySite({ plans }: { plans: PlanSummary[] }) {
-  const sites = [...new Set(plans.map((p) => p.site))];
-  if (plans.length === 0) {
-    return (
-      <p>
-        No plan yet. A plan is one run from a radio to an antenna: make one, type its length and its
-        power, and read which cable brings enough of it.
-      </p>
-    );
+function matches(plan: PlanSummary, search: string): boolean {
+  const text = [plan.name, plan.site, plan.chosen, plan.sketch?.cableName].join(' ').toLowerCase();
+  return search
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+}
+
+function grouped(plans: PlanSummary[], order: Order): [string, PlanSummary[]][] {
+  if (plans.length === 0) return [];
+  if (order === 'newest') {
+    return [['All sites', plans.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt))]];
   }
-  return sites.map((site) => (
-    <section key={site} aria-label={site || 'no site'}>
-      <h2 className="border-b border-ink pb-1 font-semibold">{site || 'No site'}</h2>
-      <ul>
-        {plans
-          .filter((p) => p.site === site)
-          .map((p) => (
-            <li key={p.id} className="border-b border-hairline">
-              <Link
-                to={`/plans/${p.id}`}
-                className="flex flex-wrap items-baseline gap-x-4 py-2 hover:bg-raised"
-              >
-                <span className="font-semibold">{p.name}</span>
-                <span className="text-soft">
-                  {p.chosen ? `${p.chosen} chosen` : 'nothing chosen'}
+  const sites = [...new Set(plans.map((p) => p.site))];
+  return sites.map((site) => [site || 'No site', plans.filter((p) => p.site === site)]);
+}
+
+function FirstQuestion({ onCreate }: { onCreate: () => void }) {
+  return (
+    <div className="border border-hairline p-6">
+      <h2 className="text-[16px] font-semibold">Which antenna do you want to bring power to?</h2>
+      <p className="mt-1 mb-4 max-w-xl">
+        A plan is one run from a radio to an antenna. Begin with one: type how far it is and what
+        the radio makes, and read which cable brings enough of it.
+      </p>
+      <button type="button" className="action" onClick={onCreate}>
+        Sketch the first run
+      </button>
+    </div>
+  );
+}
+
+/** The bin, and the way out of the demo. */
+function Below({
+  actions,
+  hasDemo,
+}: {
+  actions: ReturnType<typeof usePlanActions>;
+  hasDemo: boolean;
+}) {
+  const { change } = usePreferences();
+  const [sure, setSure] = useState(false);
+  const bin = useQuery({
+    queryKey: ['bin'],
+    queryFn: () => answered(api.GET('/api/plans/bin')),
+  });
+  const away = bin.data ?? [];
+  return (
+    <div className="flex flex-col gap-4 pt-2 text-[12px] text-soft">
+      {hasDemo && (
+        <p>
+          The plans of Skarra are a demo.{' '}
+          <button type="button" className="quiet" onClick={() => change({ demoHidden: true })}>
+            Hide them
+          </button>{' '}
+          (the settings bring them back), or{' '}
+          {sure ? (
+            <button
+              type="button"
+              className="quiet font-semibold"
+              onClick={() => actions.removeDemo.mutate()}
+            >
+              yes, remove them for good
+            </button>
+          ) : (
+            <button type="button" className="quiet" onClick={() => setSure(true)}>
+              remove them for good
+            </button>
+          )}
+          .
+        </p>
+      )}
+      {away.length > 0 && (
+        <details>
+          <summary>
+            Bin: {away.length} {away.length === 1 ? 'plan' : 'plans'}
+          </summary>
+          <ul className="mt-1">
+            {away.map((p) => (
+              <li key={p.id} className="flex items-baseline gap-4 border-b border-hairline py-1">
+                <span className="min-w-0 truncate">
+                  {p.name}
+                  {p.site && `, ${p.site}`}
                 </span>
-                <span className="ml-auto text-[12px] text-soft">
-                  revision <span className="figures">{revisionNumber(p.version)}</span>,{' '}
-                  {agoText(Date.parse(p.updatedAt), Date.now())}
-                </span>
-              </Link>
-            </li>
-          ))}
-      </ul>
-    </section>
-  ));
+                <button
+                  type="button"
+                  className="quiet ml-auto shrink-0"
+                  onClick={() => actions.restore.mutate(p)}
+                >
+                  restore {p.name}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
+  );
 }

@@ -21,7 +21,7 @@ import org.springframework.context.annotation.Configuration;
 @Configuration(proxyBeanMethods = false)
 class ApiDescription {
 
-    private static final Pattern ANSWER = Pattern.compile(".*(Response|Summary)|Connector");
+    private static final Pattern ANSWER = Pattern.compile(".*(Response|Summary)|Connector|Settings");
 
     @Bean
     OpenAPI openApi() {

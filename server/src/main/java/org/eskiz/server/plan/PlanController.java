@@ -36,6 +36,19 @@ class PlanController {
         return plans.list();
     }
 
+    @GetMapping("/bin")
+    @Operation(operationId = "listBin", summary = "Plans that were put away, the last one first")
+    List<PlanSummary> bin() {
+        return plans.bin();
+    }
+
+    @DeleteMapping("/demo")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "removeDemo", summary = "Remove the plans of the demo for good")
+    void removeDemo() {
+        plans.removeDemo();
+    }
+
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "createPlan", summary = "Store a new plan under an id made by the client")

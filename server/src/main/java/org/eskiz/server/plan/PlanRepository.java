@@ -17,4 +17,9 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
     Optional<PlanEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
 
     List<PlanEntity> findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(UUID operatorId);
+
+    /** The bin; plans of the demo are not kept in it. */
+    List<PlanEntity> findByOperatorIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(UUID operatorId);
+
+    List<PlanEntity> findByOperatorIdAndDeletedAtIsNullAndDemoTrue(UUID operatorId);
 }

@@ -29,6 +29,7 @@ class PlanService {
     private final PlanRepository plans;
     private final DecisionRepository decisions;
     private final PlanDocuments documents;
+    private final PlanSketches sketches;
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final EntityManager database;
@@ -40,6 +41,7 @@ class PlanService {
             PlanRepository plans,
             DecisionRepository decisions,
             PlanDocuments documents,
+            PlanSketches sketches,
             CatalogueService catalogues,
             OperatorService operators,
             EntityManager database,
@@ -49,6 +51,7 @@ class PlanService {
         this.plans = plans;
         this.decisions = decisions;
         this.documents = documents;
+        this.sketches = sketches;
         this.catalogues = catalogues;
         this.operators = operators;
         this.database = database;
@@ -59,11 +62,37 @@ class PlanService {
 
     @Transactional(readOnly = true)
     List<PlanSummary> list() {
+        return summaries(plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()));
+    }
+
+    /** Plans that were put away and can be restored, the last one first. */
+    @Transactional(readOnly = true)
+    List<PlanSummary> bin() {
+        return summaries(
+                plans.findByOperatorIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(operators.current()));
+    }
+
+    private List<PlanSummary> summaries(List<PlanEntity> found) {
         Map<UUID, String> chosen = new HashMap<>();
         decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d.cableName));
-        return plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()).stream()
-                .map(p -> new PlanSummary(p.id, p.version, p.site, p.name, p.demo, p.updatedAt, chosen.get(p.id)))
+        return found.stream()
+                .map(p -> new PlanSummary(
+                        p.id,
+                        p.version,
+                        p.site,
+                        p.name,
+                        p.demo,
+                        p.updatedAt,
+                        chosen.get(p.id),
+                        sketches.of(p).orElse(null)))
                 .toList();
+    }
+
+    /** Removes the plans of the demo for good: they are not in the bin and do not come back. */
+    @Transactional
+    void removeDemo() {
+        Instant now = Instant.now(clock);
+        plans.findByOperatorIdAndDeletedAtIsNullAndDemoTrue(operators.current()).forEach(p -> p.deletedAt = now);
     }
 
     @Transactional(readOnly = true)

@@ -19,4 +19,7 @@ record PlanSummary(
         Instant updatedAt,
 
         @Schema(description = "null when nothing is chosen") @OrNull
-        String chosen) {}
+        String chosen,
+
+        @OrNull @Schema(description = "null where the plan cannot be assessed as it stands")
+        PlanSketch sketch) {}

@@ -1,0 +1,86 @@
+package org.eskiz.server.operator;
+
+import java.time.Clock;
+import java.time.Instant;
+import org.eskiz.server.http.ChangedMeanwhileException;
+import org.eskiz.server.http.Faults;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Keeps how the operator likes to work. */
+@Service
+class SettingsService {
+
+    private final SettingsRepository settings;
+    private final OperatorService operators;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    SettingsService(
+            SettingsRepository settings,
+            OperatorService operators,
+            PlatformTransactionManager transactions,
+            JsonMapper json,
+            Clock clock) {
+        this.settings = settings;
+        this.operators = operators;
+        this.transaction = new TransactionTemplate(transactions);
+        this.json = json;
+        this.clock = clock;
+    }
+
+    Settings get() {
+        return settings.findById(operators.current()).map(this::read).orElse(Settings.DEFAULTS);
+    }
+
+    /**
+     * Replaces the settings.
+     *
+     * @throws ChangedMeanwhileException when they were changed since they were read
+     */
+    Settings save(Settings changed) {
+        Faults.in(changed).refuse();
+        try {
+            return transaction.execute(status -> saveOver(changed));
+        } catch (OptimisticLockingFailureException | DataIntegrityViolationException raced) {
+            throw conflict(changed);
+        }
+    }
+
+    private Settings saveOver(Settings changed) {
+        SettingsEntity entity =
+                settings.findById(operators.current()).orElseGet(() -> new SettingsEntity(operators.current()));
+        long current = entity.version == null ? 0 : shown(entity);
+        if (current != changed.version()) {
+            throw conflict(changed);
+        }
+        ObjectNode document = json.valueToTree(changed);
+        document.remove("version");
+        entity.document = json.writeValueAsString(document);
+        entity.updatedAt = Instant.now(clock);
+        return read(settings.saveAndFlush(entity));
+    }
+
+    private ChangedMeanwhileException conflict(Settings changed) {
+        return new ChangedMeanwhileException(
+                "the settings were changed meanwhile: you started from version " + changed.version(), get());
+    }
+
+    /** A setting that is newer than what was stored stands at its default. */
+    private Settings read(SettingsEntity entity) {
+        ObjectNode all = json.valueToTree(Settings.DEFAULTS);
+        all.setAll((ObjectNode) json.readTree(entity.document));
+        return json.treeToValue(all, Settings.class).atVersion(shown(entity));
+    }
+
+    /** Version 0 is what stands before anything is stored, while Hibernate counts the first stored one as 0. */
+    private static long shown(SettingsEntity entity) {
+        return entity.version + 1;
+    }
+}

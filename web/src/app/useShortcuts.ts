@@ -1,0 +1,67 @@
+import { useEffect } from 'react';
+import { usePreferences } from './preferences';
+
+/** Keys by name, and what each does; two letters are pressed one after the other. */
+export type Shortcuts = Record<string, () => void>;
+
+/** The second letter of two must follow within this. */
+const SEQUENCE_MS = 1200;
+
+/** Everything there is a key for, as the list of shortcuts tells it. */
+export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
+  { keys: '?', what: 'this list' },
+  { keys: 'g p', what: 'go to the plans' },
+  { keys: 'g s', what: 'go to the settings' },
+  { keys: 'n', what: 'new plan, on the plans sheet' },
+  { keys: '/', what: 'search, on the plans sheet' },
+  { keys: 'u', what: 'read powers in watts, percent, dB, S-units' },
+  { keys: '[ ]', what: 'band before, band after; also Page Up and Page Down' },
+  { keys: '↑ ↓', what: 'walk through the rows of the ledger' },
+  { keys: 'c', what: 'choose the cable that is shown' },
+  { keys: 'Ctrl+Z', what: 'undo; in an edited field its text first' },
+  { keys: 'Ctrl+Shift+Z', what: 'redo' },
+  { keys: 'Esc', what: 'leave a field as it was' },
+];
+
+/** Keys that work while no field has the focus. Single letters can be switched off in the settings. */
+export function useShortcuts(shortcuts: Shortcuts): void {
+  const { settings } = usePreferences();
+  const letters = settings.letterShortcuts;
+  useEffect(() => {
+    let first = '';
+    let firstAt = 0;
+
+    function pressed(e: KeyboardEvent) {
+      if (isTyping(e.target) || e.altKey) return;
+      const name = nameOf(e);
+      const pair = e.timeStamp - firstAt < SEQUENCE_MS ? `${first} ${name}` : '';
+      first = name;
+      firstAt = e.timeStamp;
+      const action =
+        shortcuts[pair] ?? (pair && isFirstOfPair(shortcuts, pair) ? undefined : shortcuts[name]);
+      if (!action || (!letters && name.length === 1)) return;
+      e.preventDefault();
+      action();
+    }
+    window.addEventListener('keydown', pressed);
+    return () => window.removeEventListener('keydown', pressed);
+  }, [shortcuts, letters]);
+}
+
+/** After a letter that begins a pair, the next one belongs to it even where the pair means nothing. */
+function isFirstOfPair(shortcuts: Shortcuts, pair: string): boolean {
+  return Object.keys(shortcuts).some((keys) => keys.startsWith(`${pair.split(' ')[0]} `));
+}
+
+function nameOf(e: KeyboardEvent): string {
+  const control = e.ctrlKey || e.metaKey ? 'Ctrl+' : '';
+  const shift = control && e.shiftKey ? 'Shift+' : '';
+  return `${control}${shift}${control ? e.key.toUpperCase() : e.key}`;
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
+}

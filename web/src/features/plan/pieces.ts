@@ -1,0 +1,102 @@
+import { frequencyText, plain, powerText } from '../../units';
+import { askedText, words } from '../../words';
+import type { Plan } from './model';
+import {
+  bandName,
+  bandsOf,
+  canonical,
+  ownCablesOf,
+  preferenceOf,
+  radioOf,
+  requirementOf,
+  runOf,
+} from './model';
+
+/** A part of a plan that can be taken from either of two versions. */
+export interface Piece {
+  key: string;
+  label: string;
+  /** What a version says here, in words. */
+  tell: (plan: Plan) => string;
+  /** A plan with this part taken from another. */
+  take: (plan: Plan, from: Plan) => Plan;
+}
+
+const ASSESSED = (key: 'radio' | 'run' | 'bands') => (plan: Plan, from: Plan) => ({
+  ...plan,
+  document: {
+    ...plan.document,
+    assessment: { ...plan.document.assessment, [key]: from.document.assessment?.[key] },
+  },
+});
+
+const ASKED = (key: 'requirements' | 'candidates' | 'preference') => (plan: Plan, from: Plan) => ({
+  ...plan,
+  document: { ...plan.document, [key]: from.document[key] },
+});
+
+export const PIECES: readonly Piece[] = [
+  {
+    key: 'name',
+    label: 'name and site',
+    tell: (plan) => [plan.name, plan.site].filter(Boolean).join(', '),
+    take: (plan, from) => ({ ...plan, name: from.name, site: from.site }),
+  },
+  {
+    key: 'radio',
+    label: 'radio',
+    tell: (plan) => (radioOf(plan).powerW ? powerText(radioOf(plan).powerW ?? 0) : 'receiver'),
+    take: ASSESSED('radio'),
+  },
+  { key: 'run', label: 'run', tell: tellRun, take: ASSESSED('run') },
+  {
+    key: 'bands',
+    label: 'bands',
+    tell: (plan) =>
+      bandsOf(plan)
+        .map(
+          (b) =>
+            `${bandName(b)} (${frequencyText(b.frequencyMHz ?? 0)}, SWR ${plain(b.load?.swr ?? 1)})`,
+        )
+        .join('; '),
+    take: ASSESSED('bands'),
+  },
+  { key: 'asked', label: 'what is asked', tell: tellAsked, take: ASKED('requirements') },
+  {
+    key: 'own',
+    label: 'figures of my own',
+    tell: (plan) =>
+      ownCablesOf(plan)
+        .map((c) => c.name)
+        .join(', ') || 'none',
+    take: ASKED('candidates'),
+  },
+  {
+    key: 'order',
+    label: 'order of the rows',
+    tell: (plan) => words.preference[preferenceOf(plan)],
+    take: ASKED('preference'),
+  },
+];
+
+/** The parts in which two versions differ. */
+export function differingPieces(mine: Plan, theirs: Plan): Piece[] {
+  return PIECES.filter((p) => canonical(p.take(mine, theirs)) !== canonical(mine));
+}
+
+function tellRun(plan: Plan): string {
+  return runOf(plan)
+    .map((e) =>
+      e.kind === 'LINE'
+        ? `${e.cableKey ?? e.name ?? 'cable'} ${plain(e.lengthM ?? 0)} m`
+        : ('connectorKey' in e && e.connectorKey) || e.kind.toLowerCase(),
+    )
+    .join(' – ');
+}
+
+function tellAsked(plan: Plan): string {
+  const asked = requirementOf(plan);
+  if (!asked) return 'nothing';
+  const value = asked.powerW ?? asked.percent ?? asked.lossDb ?? 0;
+  return `${words.requirement[asked.kind]} ${askedText(asked.kind, value)}`;
+}

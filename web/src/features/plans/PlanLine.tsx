@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { PlanSummary } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { TextField } from '../../ui';
+import { lengthText, levelText, shownReading } from '../../units';
+import { agoText } from '../../words';
+import { revisionNumber } from '../plan';
+import { Sketch } from './Sketch';
+import type { usePlanActions } from './usePlanActions';
+
+/** One plan of the list. */
+export function PlanLine({
+  plan,
+  now,
+  actions,
+  onDelete,
+}: {
+  plan: PlanSummary;
+  /** When the list was read, ms. */
+  now: number;
+  actions: ReturnType<typeof usePlanActions>;
+  onDelete: () => void;
+}) {
+  const { reading, lengths } = usePreferences();
+  const [renaming, setRenaming] = useState<string | null>(null);
+  const { sketch } = plan;
+  const shown = shownReading(reading, sketch?.radioPowerW != null);
+
+  return (
+    <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline py-2.5">
+      {sketch ? (
+        <Sketch sketch={sketch} />
+      ) : (
+        <span className="w-[168px] text-[12px] text-soft">not finished</span>
+      )}
+      <span className="min-w-0 flex-1 basis-48">
+        {renaming === null ? (
+          <Link to={`/plans/${plan.id}`} className="font-semibold hover:text-blue">
+            {plan.name}
+          </Link>
+        ) : (
+          <form
+            onSubmit={(e) => {
+              e.preventDefault();
+              if (renaming.trim() !== '') actions.rename.mutate({ plan, name: renaming });
+              setRenaming(null);
+            }}
+          >
+            <TextField
+              label={`new name of ${plan.name}`}
+              value={renaming}
+              className="w-full font-semibold"
+              onCommit={setRenaming}
+            />
+          </form>
+        )}
+        <span className="block text-[12px] text-soft">
+          {sketch?.cableName &&
+            `${lengthText(sketch.cableLengthM ?? 0, lengths)} of ${sketch.cableName}, `}
+          {plan.chosen ? `${plan.chosen} chosen` : 'nothing chosen'}
+        </span>
+      </span>
+      {sketch && (
+        <span className="w-32 text-right">
+          <span className="figures font-medium">
+            {levelText({ lossDb: sketch.totalLossDb, watts: sketch.powerAtAntennaW }, shown)}
+          </span>
+          <span className="block text-[12px] text-soft">worst on {sketch.bandName}</span>
+        </span>
+      )}
+      <span className="flex w-full flex-wrap gap-x-4 text-[12px] min-[760px]:w-[170px] min-[760px]:flex-col min-[760px]:gap-0">
+        <span className="text-soft">
+          revision {revisionNumber(plan.version)}, {agoText(Date.parse(plan.updatedAt), now)}
+        </span>
+        <span className="flex gap-3">
+          <button
+            type="button"
+            className="quiet"
+            aria-label={`rename ${plan.name}`}
+            onClick={() => setRenaming(plan.name)}
+          >
+            rename
+          </button>
+          <button
+            type="button"
+            className="quiet"
+            aria-label={`make a variant of ${plan.name}`}
+            onClick={() => actions.duplicate.mutate(plan)}
+          >
+            variant
+          </button>
+          <button
+            type="button"
+            className="quiet"
+            aria-label={`delete ${plan.name}`}
+            onClick={onDelete}
+          >
+            delete
+          </button>
+        </span>
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,74 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import type { PlanSummary } from '../../api';
+import { answered, api } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { newPlan } from '../plan';
+
+/** What can be done with plans from outside of their sheets. */
+export function usePlanActions() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const { settings } = usePreferences();
+  const refresh = () => {
+    void queries.invalidateQueries({ queryKey: ['plans'] });
+    void queries.invalidateQueries({ queryKey: ['bin'] });
+  };
+  const path = (id: string) => ({ params: { path: { id } } });
+
+  return {
+    create: useMutation({
+      mutationFn: () =>
+        answered(
+          api.POST('/api/plans', {
+            body: { id: crypto.randomUUID(), ...newPlan(settings.preference) },
+          }),
+        ),
+      onSuccess: (plan) => {
+        refresh();
+        void navigate(`/plans/${plan.id}`);
+      },
+    }),
+    duplicate: useMutation({
+      mutationFn: async (plan: PlanSummary) => {
+        const whole = await answered(api.GET('/api/plans/{id}', path(plan.id)));
+        const { site, name, document } = whole;
+        return answered(
+          api.POST('/api/plans', {
+            body: {
+              id: crypto.randomUUID(),
+              site,
+              name: `${name.slice(0, 110)}, variant`,
+              document,
+            },
+          }),
+        );
+      },
+      onSuccess: refresh,
+    }),
+    rename: useMutation({
+      mutationFn: async ({ plan, name }: { plan: PlanSummary; name: string }) => {
+        const { site, document, version } = await answered(
+          api.GET('/api/plans/{id}', path(plan.id)),
+        );
+        return answered(
+          api.PUT('/api/plans/{id}', { ...path(plan.id), body: { version, site, name, document } }),
+        );
+      },
+      onSuccess: refresh,
+    }),
+    remove: useMutation({
+      mutationFn: (plan: PlanSummary) => answered(api.DELETE('/api/plans/{id}', path(plan.id))),
+      onSuccess: refresh,
+    }),
+    restore: useMutation({
+      mutationFn: (plan: PlanSummary) =>
+        answered(api.POST('/api/plans/{id}/restore', path(plan.id))),
+      onSuccess: refresh,
+    }),
+    removeDemo: useMutation({
+      mutationFn: () => answered(api.DELETE('/api/plans/demo')),
+      onSuccess: refresh,
+    }),
+  };
+}

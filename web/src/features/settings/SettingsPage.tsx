@@ -1,0 +1,210 @@
+import { Radio, RadioGroup } from '@headlessui/react';
+import { useState } from 'react';
+import { Shell } from '../../app/Shell';
+import { usePreferences } from '../../app/preferences';
+import type { SettingsChange } from '../../app/preferences';
+import { QuantityField } from '../../ui';
+import { plain, powerText } from '../../units';
+import { words } from '../../words';
+
+/** How the operator likes to work. Everything takes effect at once and is kept in the database. */
+export function SettingsPage() {
+  const { settings, change } = usePreferences();
+  return (
+    <Shell>
+      <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
+        <div className="mx-auto flex max-w-2xl flex-col gap-5">
+          <h1 className="text-[20px] font-bold">Settings</h1>
+          <OneOf
+            label="Powers are read in"
+            name="reading"
+            value={settings.reading}
+            options={[
+              ['WATTS', 'watts'],
+              ['PERCENT', 'percent'],
+              ['DB', 'dB'],
+              ['S_UNITS', 'S-units'],
+            ]}
+            onChange={change}
+          />
+          <OneOf
+            label="Lengths"
+            name="lengths"
+            value={settings.lengths}
+            options={[
+              ['METRES', 'metres'],
+              ['FEET', 'feet'],
+            ]}
+            onChange={change}
+          />
+          <OneOf
+            label="Sheet"
+            name="palette"
+            value={settings.palette}
+            options={[
+              ['SYSTEM', 'as the system says'],
+              ['DAY', 'day'],
+              ['NIGHT', 'night'],
+            ]}
+            onChange={change}
+          />
+          <OneOf
+            label="A new plan's ledger begins with"
+            name="preference"
+            value={settings.preference}
+            options={[
+              ['LEAST_COST', words.preference.LEAST_COST],
+              ['MOST_MARGIN', words.preference.MOST_MARGIN],
+            ]}
+            onChange={change}
+          />
+          <OneOf
+            label="Bands offered are those of"
+            name="region"
+            value={settings.region}
+            options={[
+              [1, 'region 1: Europe, Africa'],
+              [2, 'region 2: the Americas'],
+              [3, 'region 3: Asia, Oceania'],
+            ]}
+            onChange={change}
+          />
+          <Currency value={settings.currency} onChange={change} />
+          <Licence value={settings.licencePowerW} onChange={change} />
+          <OneOf
+            label="Single letters are shortcuts"
+            name="letterShortcuts"
+            value={settings.letterShortcuts}
+            options={[
+              [true, 'yes'],
+              [false, 'no'],
+            ]}
+            onChange={change}
+          />
+          <OneOf
+            label="The demo's plans are"
+            name="demoHidden"
+            value={settings.demoHidden}
+            options={[
+              [false, 'listed'],
+              [true, 'hidden'],
+            ]}
+            onChange={change}
+          />
+        </div>
+      </main>
+    </Shell>
+  );
+}
+
+type Change = (change: SettingsChange) => void;
+
+function OneOf<T extends string | number | boolean>({
+  label,
+  name,
+  value,
+  options,
+  onChange,
+}: {
+  label: string;
+  name: keyof SettingsChange;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChange: Change;
+}) {
+  return (
+    <RadioGroup
+      value={value}
+      onChange={(chosen: T) => onChange({ [name]: chosen })}
+      aria-label={label}
+      className="grid items-baseline gap-x-4 gap-y-1 border-b border-hairline pb-4 min-[600px]:grid-cols-[240px_1fr]"
+    >
+      <span className="text-soft">{label}</span>
+      <span className="flex flex-wrap gap-x-1 gap-y-1">
+        {options.map(([option, text]) => (
+          <Radio
+            key={String(option)}
+            value={option}
+            className="min-h-6 cursor-pointer border border-control px-2.5 py-1 data-checked:border-ink data-checked:bg-ink data-checked:text-paper"
+          >
+            {text}
+          </Radio>
+        ))}
+      </span>
+    </RadioGroup>
+  );
+}
+
+function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div className="grid items-baseline gap-x-4 gap-y-1 border-b border-hairline pb-4 min-[600px]:grid-cols-[240px_1fr]">
+      <span className="text-soft">{label}</span>
+      {children}
+    </div>
+  );
+}
+
+function Currency({ value, onChange }: { value: string; onChange: Change }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const text = typed ?? value;
+  const good = /^[A-Z]{3}$/.test(text);
+  return (
+    <Labelled label="My own prices are in">
+      <span>
+        <input
+          aria-label="currency"
+          aria-invalid={!good}
+          className="boxed figures w-[7ch]"
+          value={text}
+          maxLength={3}
+          onChange={(e) => {
+            const next = e.target.value.toUpperCase();
+            setTyped(next);
+            if (/^[A-Z]{3}$/.test(next)) onChange({ currency: next });
+          }}
+          onBlur={() => good && setTyped(null)}
+        />
+        {good ? (
+          <span className="ml-3 text-[12px] text-soft">Prices are never converted.</span>
+        ) : (
+          <span role="alert" className="ml-3 text-fail">
+            Three letters, such as EUR or GBP.
+          </span>
+        )}
+      </span>
+    </Labelled>
+  );
+}
+
+function Licence({ value, onChange }: { value: number | null; onChange: Change }) {
+  return (
+    <Labelled label="Most power I may use, as I note it">
+      <span className="flex flex-col gap-1">
+        <span className="flex items-baseline gap-4">
+          <QuantityField
+            label="licence power"
+            kind="power"
+            unit="w"
+            unitLabel="W"
+            value={value ?? undefined}
+            show={(v) => plain(v)}
+            say={powerText}
+            onCommit={(licencePowerW) => onChange({ licencePowerW })}
+          />
+          {value !== null && (
+            <button
+              type="button"
+              className="quiet"
+              onClick={() => onChange({ licencePowerW: null })}
+            >
+              no note
+            </button>
+          )}
+        </span>
+        <span className="text-[12px] text-soft">
+          A reminder of your own. What you may use is in your licence.
+        </span>
+      </span>
+    </Labelled>
+  );
+}
