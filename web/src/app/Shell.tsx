@@ -24,7 +24,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
   return (
     <div className="flex min-h-dvh flex-col min-[900px]:h-dvh print:h-auto">
       <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 print:hidden">
-        <NavLink to="/plans" className="self-center text-[17px] font-bold tracking-tight">
+        <NavLink to="/plans" className="flex items-center text-[17px] font-bold tracking-tight">
           Eskiz
         </NavLink>
         <nav aria-label="sheets" className="flex min-w-0 flex-1 items-stretch gap-6">

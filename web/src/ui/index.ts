@@ -4,3 +4,4 @@ export * from './QuantityField';
 export * from './TextField';
 export * from './VerdictMark';
 export * from './useWidth';
+export * from './useNarrow';

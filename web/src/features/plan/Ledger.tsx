@@ -37,7 +37,11 @@ export function Ledger(props: Props) {
   const firstPass = suited.find((r) => r.verdict === 'PASS')?.id;
 
   return (
-    <div ref={box} className="min-h-0 flex-1 overflow-auto" data-testid="ledger">
+    <div
+      ref={box}
+      className="min-h-0 flex-1 overflow-auto print:overflow-visible"
+      data-testid="ledger"
+    >
       <table
         className={`w-full table-fixed border-separate border-spacing-0 ${stale ? 'opacity-45' : ''}`}
         style={{ minWidth: FIXED + bandWidth * (bands.length - 1) }}

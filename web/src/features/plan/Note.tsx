@@ -20,6 +20,8 @@ import type { Plan } from './model';
 import { bandName, bandsOf, powerOn, preferenceOf, requirementOf } from './model';
 
 interface Props {
+  /** On a phone the answer stands at the top and the rest of the note at the end. */
+  part: 'whole' | 'head' | 'rest';
   plan: Plan;
   planId: string;
   ledger: Ledger | undefined;
@@ -35,8 +37,8 @@ interface Props {
 
 /** What the sheet says, in sentences; and the choice. */
 export function Note(props: Props) {
-  const { plan, ledger, row, assessment, focus, stale } = props;
-  const { reading, settings } = usePreferences();
+  const { part, plan, ledger, row, focus, stale } = props;
+  const { reading } = usePreferences();
   const bands = bandsOf(plan);
   const band = bands[focus];
   const radioW = powerOn(plan, band);
@@ -46,20 +48,35 @@ export function Note(props: Props) {
   const shown = shownReading(reading, radioW !== null);
   return (
     <div className={`flex flex-col gap-3 ${stale ? 'opacity-45' : ''}`}>
-      <h1 className="text-[16px] leading-[1.25] font-bold">
-        {tied(
-          cell.totalLossDb === null
-            ? `${row.name} brings nothing to the antenna on ${bandName(band)}.`
-            : brings(
-                row.name,
-                { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW },
-                shown,
-                radioW,
-                bandName(band),
-              ),
-        )}
-      </h1>
-      <AskedAndComes {...props} row={row} />
+      {part !== 'rest' && (
+        <>
+          <h1 className="text-[16px] leading-[1.25] font-bold">
+            {tied(
+              cell.totalLossDb === null
+                ? `${row.name} brings nothing to the antenna on ${bandName(band)}.`
+                : brings(
+                    row.name,
+                    { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW },
+                    shown,
+                    radioW,
+                    bandName(band),
+                  ),
+            )}
+          </h1>
+          <AskedAndComes {...props} row={row} />
+        </>
+      )}
+      {part !== 'head' && <Rest {...props} row={row} ledger={ledger} radioW={radioW} />}
+    </div>
+  );
+}
+
+/** Where the power goes, what else there is, and the choice. */
+function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }) {
+  const { plan, ledger, row, assessment, radioW } = props;
+  const { settings } = usePreferences();
+  return (
+    <>
       {assessment && (
         <p>
           {tied(
@@ -86,7 +103,7 @@ export function Note(props: Props) {
         {radioW === null ? words.receiveCaution : words.caution}
         {row.cost?.sample && ` ${words.samplePrices}`}
       </p>
-    </div>
+    </>
   );
 }
 

@@ -1,20 +1,23 @@
 import { useCallback, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { CableType, Connector, StoredPlan } from '../../api';
+import type { CableType, Connector, Row, StoredPlan } from '../../api';
 import { useDecisions } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
+import { useNarrow } from '../../ui';
 import { lengthText, nextReading, shownReading } from '../../units';
 import { BandTabs } from './BandTabs';
 import { Ledger } from './Ledger';
 import { LedgerBar } from './LedgerBar';
+import { LedgerList } from './LedgerList';
 import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
 import { Note } from './Note';
 import { OwnFigure } from './OwnFigure';
 import { Ribbon } from './Ribbon';
 import { TitleBlock } from './TitleBlock';
 import { TwoWriters } from './TwoWriters';
+import { UprightRibbon } from './UprightRibbon';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
 
@@ -28,6 +31,7 @@ export function PlanSheet({
   catalogue: CableType[];
   connectors: Connector[];
 }) {
+  const narrow = useNarrow();
   const editing = usePlanEditing(stored);
   const { plan } = editing;
   const { reading, lengths, setReading } = usePreferences();
@@ -86,23 +90,59 @@ export function PlanSheet({
     ),
   );
 
+  const drawing = {
+    plan,
+    band: bands[focus],
+    assessment: rows.drawn,
+    cableName: rows.selected?.name ?? '',
+    connectors,
+    stale,
+    onCommand: editing.command,
+    onTrouble: trouble,
+  };
+  const rowContext = {
+    plan,
+    ledger: rows.ledger,
+    catalogue,
+    focus,
+    selected: rows.selected?.id,
+    chosen,
+    onSelect: select,
+    onPoint: setPointed,
+    onEditOwn: setOwnOpen,
+  };
+  const noting = {
+    plan,
+    planId: stored.id,
+    ledger: rows.ledger,
+    row: rows.selected,
+    assessment: rows.drawn,
+    focus,
+    decisions,
+    stale,
+    onSave: editing.saveNow,
+    onChosen: (row: Row) => {
+      const own = ownCablesOf(plan).find((c) => c.id === row.id);
+      editing.command({ do: 'putInRun', cable: own ?? { cableKey: row.id } });
+      select(row.id);
+    },
+  };
   const ownOpened = ownOpen === null ? null : ownCablesOf(plan).find((c) => c.id === ownOpen);
   return (
     <Shell here={plan.name}>
       <Unsaved editing={editing} />
-      <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
-        <main className="flex min-h-0 min-w-0 flex-1 flex-col">
-          <Ribbon
-            plan={plan}
-            band={bands[focus]}
-            assessment={rows.drawn}
-            cableName={rows.selected?.name ?? ''}
-            pointedAt={rows.pointedAt}
-            connectors={connectors}
-            stale={stale}
-            onCommand={editing.command}
-            onTrouble={trouble}
-          />
+      <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
+        <main className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
+          {narrow && (
+            <div className="border-b border-hairline px-4 py-3">
+              <Note {...noting} part="head" />
+            </div>
+          )}
+          {narrow ? (
+            <UprightRibbon {...drawing} />
+          ) : (
+            <Ribbon {...drawing} pointedAt={rows.pointedAt} />
+          )}
           <BandTabs
             plan={plan}
             focus={focus}
@@ -145,40 +185,17 @@ export function PlanSheet({
               {rows.problem}
             </p>
           )}
-          <Ledger
-            plan={plan}
-            ledger={rows.ledger}
-            catalogue={catalogue}
-            focus={focus}
-            selected={rows.selected?.id}
-            chosen={chosen}
-            stale={stale}
-            onFocus={focusBand}
-            onSelect={select}
-            onPoint={setPointed}
-            onEditOwn={setOwnOpen}
-          />
+          {narrow ? (
+            <LedgerList {...rowContext} stale={stale} />
+          ) : (
+            <Ledger {...rowContext} stale={stale} onFocus={focusBand} />
+          )}
         </main>
         <aside
           aria-label="note"
-          className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px]"
+          className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:overflow-visible print:border-0"
         >
-          <Note
-            plan={plan}
-            planId={stored.id}
-            ledger={rows.ledger}
-            row={rows.selected}
-            assessment={rows.drawn}
-            focus={focus}
-            decisions={decisions}
-            stale={stale}
-            onSave={editing.saveNow}
-            onChosen={(row) => {
-              const own = ownCablesOf(plan).find((c) => c.id === row.id);
-              editing.command({ do: 'putInRun', cable: own ?? { cableKey: row.id } });
-              select(row.id);
-            }}
-          />
+          <Note {...noting} part={narrow ? 'rest' : 'whole'} />
         </aside>
       </div>
       <TitleBlock

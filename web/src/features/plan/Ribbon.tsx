@@ -64,7 +64,7 @@ export function Ribbon(props: Props) {
   return (
     <section
       aria-label="run"
-      className="shrink-0 overflow-x-auto border-b border-hairline px-4 pt-2 pb-2"
+      className="shrink-0 overflow-x-auto print:overflow-visible border-b border-hairline px-4 pt-2 pb-2"
     >
       <div ref={box} className="relative">
         <svg

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -135,10 +136,38 @@ class ChoosingStoryTest {
 
         mine.field("length").fill("55");
         assertThat(mine.alert()).containsText("saved elsewhere meanwhile");
+        assertThat(mine.alert()).containsText("uhf – rg-58 55 m – uhf");
+        assertThat(mine.alert()).containsText("uhf – rg-58 44 m – uhf");
         assertThat(mine.field("length")).hasValue("55");
         mine.button("take theirs instead").click();
         assertThat(mine.field("length")).hasValue("44");
         assertThat(mine.alert()).hasCount(0);
+    }
+
+    @Test
+    void piecesOfBothVersionsCanBeKept(Page page) {
+        PlanSheetPage mine = newPlan(page);
+        assertThat(mine.saveState()).hasText("a moment ago");
+        Page other = page.context().newPage();
+        PlanSheetPage theirs = PlanSheetPage.open(other, page.url());
+        theirs.field("length").fill("44");
+        theirs.field("radio power").fill("20");
+        assertThat(theirs.note()).containsText("of your 20 W");
+        other.waitForTimeout(1500);
+
+        mine.field("asked for").fill("33");
+        assertThat(mine.alert()).containsText("saved elsewhere meanwhile");
+        page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("run"))
+                .getByRole(AriaRole.RADIO)
+                .nth(1)
+                .check();
+        mine.button("save as marked").click();
+        assertThat(mine.alert()).hasCount(0);
+        assertThat(mine.saveState()).hasText("a moment ago");
+        page.reload();
+        assertThat(mine.field("length")).hasValue("44");
+        assertThat(mine.field("asked for")).hasValue("33");
+        assertThat(mine.field("radio power")).hasValue("100");
     }
 
     private static PlanSheetPage newPlan(Page page) {

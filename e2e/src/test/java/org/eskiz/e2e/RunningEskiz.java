@@ -84,7 +84,8 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
             return "http://127.0.0.1:" + port;
         }
 
-        void eskiz(String... arguments) {
+        /** Runs the script and answers what it said; it must succeed. */
+        String eskiz(String... arguments) {
             try {
                 Path output = Files.createTempFile("eskiz-e2e-", ".log");
                 var command = new ProcessBuilder()
@@ -95,10 +96,12 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
                 command.environment().put("ESKIZ_DATA", data.toString());
                 command.environment().put("ESKIZ_PORT", Integer.toString(port));
                 command.environment().put("ESKIZ_BUILT", "yes");
+                command.redirectInput(ProcessBuilder.Redirect.from(new File("/dev/null")));
                 Process process = command.start();
                 if (!process.waitFor(120, TimeUnit.SECONDS) || process.exitValue() != 0) {
                     throw new IllegalStateException("eskiz " + arguments[0] + ": " + Files.readString(output));
                 }
+                return Files.readString(output);
             } catch (IOException e) {
                 throw new IllegalStateException(e);
             } catch (InterruptedException e) {

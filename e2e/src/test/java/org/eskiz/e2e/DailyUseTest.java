@@ -1,0 +1,169 @@
+package org.eskiz.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.nio.charset.StandardCharsets;
+import org.eskiz.e2e.RunningEskiz.Server;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Nothing lost, nothing in the way. */
+@ExtendWith(RunningEskiz.class)
+class DailyUseTest {
+
+    @Test
+    void whatIsTypedWhileTheServerIsAwayIsSavedWhenItIsBack(Server server, Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0004-4000-8000-000000000004");
+        server.eskiz("stop");
+        sheet.field("plan name").fill("Kit for the outer skerry");
+        assertThat(sheet.saveState()).containsText("the server is away, trying again");
+        assertThat(sheet.field("plan name")).hasValue("Kit for the outer skerry");
+
+        server.eskiz("start", "--background");
+        assertThat(sheet.saveState()).hasText("a moment ago");
+        page.reload();
+        assertThat(sheet.field("plan name")).hasValue("Kit for the outer skerry");
+    }
+
+    @Test
+    void whatWasNotSavedSurvivesTheClosedTab(Server server, Page page) {
+        String address = "/plans/5ca77a00-0005-4000-8000-000000000005";
+        PlanSheetPage sheet = PlanSheetPage.open(page, address);
+        page.route("**/api/plans/*", route -> {
+            if (route.request().method().equals("PUT")) {
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        sheet.field("length").fill("19");
+        assertThat(sheet.saveState()).containsText("not saved");
+        Page again = page.context().newPage();
+        page.close();
+        PlanSheetPage reopened = PlanSheetPage.open(again, address);
+        assertThat(reopened.field("length")).hasValue("19");
+        assertThat(reopened.saveState()).hasText("a moment ago");
+        again.reload();
+        assertThat(reopened.field("length")).hasValue("19");
+    }
+
+    @Test
+    void plansAreFoundVariedPutAwayAndBroughtBack(Page page) {
+        page.navigate("/plans");
+        page.getByLabel("search plans").fill("speaking rg-58");
+        assertThat(page.getByLabel("delete HF wire through the speaking tube")).isVisible();
+        assertThat(page.getByText("Lantern gallery, 6 m to 70 cm")).hasCount(0);
+
+        page.getByLabel("make a variant of HF wire through the speaking tube").click();
+        page.getByLabel("delete HF wire through the speaking tube, variant").click();
+        assertThat(page.getByText("is in the bin.")).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
+                .click();
+        assertThat(page.getByLabel("delete HF wire through the speaking tube, variant"))
+                .isVisible();
+        page.getByLabel("delete HF wire through the speaking tube, variant").click();
+        page.getByText("Bin: 1 plan").click();
+        page.getByText("restore HF wire through the speaking tube, variant").click();
+        assertThat(page.getByLabel("delete HF wire through the speaking tube, variant"))
+                .isVisible();
+    }
+
+    @Test
+    void settingsStickAndTheNightSheetIsDark(Page page) {
+        page.navigate("/settings");
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("night"))
+                .click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("feet"))
+                .click();
+        page.waitForTimeout(500);
+        page.navigate(PlanSheetPage.GALLERY);
+        assertThat(page.locator("html")).hasCSS("background-color", "rgb(20, 23, 29)");
+        assertThat(page.getByText("cable for the 101.71 ft")).isVisible();
+        page.navigate("/settings");
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("as the system says"))
+                .click();
+        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("metres"))
+                .click();
+        page.waitForTimeout(500);
+    }
+
+    @Test
+    void shortcutsAreListedAndLead(Page page) {
+        PlanSheetPage.open(page, PlanSheetPage.GALLERY);
+        page.keyboard().press("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("choose the cable that is shown");
+        page.keyboard().press("Escape");
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        page.keyboard().press("]");
+        page.waitForURL("**band=b70cm*");
+        page.keyboard().press("g");
+        page.keyboard().press("p");
+        page.waitForURL("**/plans");
+    }
+
+    @Test
+    void thePlanSheetPrintsOnOnePage(Page page) {
+        PlanSheetPage.open(page, PlanSheetPage.GALLERY);
+        for (String format : new String[] {"A4", "Letter"}) {
+            String pdf = new String(page.pdf(new Page.PdfOptions().setFormat(format)), StandardCharsets.ISO_8859_1);
+            assertThat(pdf.split("/Type /Page\\b(?!s)", -1)).as(format).hasSize(2);
+        }
+    }
+
+    @Test
+    void aReceiverHasNoWatts(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0006-4000-8000-000000000006");
+        assertThat(sheet.note()).containsText("of the signal to the receiver on aircraft.");
+        assertThat(sheet.field("radio power")).hasCount(0);
+    }
+
+    @Test
+    void onAPhoneTheRunStandsUprightAndLengthsStep(Page page) {
+        page.setViewportSize(390, 844);
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0002-4000-8000-000000000002");
+        assertThat(page.getByLabel("elements from antenna to radio")).isVisible();
+        page.getByLabel("longer").click();
+        assertThat(sheet.field("length")).hasValue("35");
+        page.getByLabel("shorter").click();
+        assertThat(sheet.field("length")).hasValue("34");
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
+                .isLessThanOrEqualTo(390);
+    }
+
+    @Test
+    void aPageFromElsewhereCanNeitherReadNorChangeAnything(Server server, Page page) throws IOException {
+        HttpServer elsewhere = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+        elsewhere.createContext("/", exchange -> {
+            byte[] html = "<!doctype html><title>elsewhere</title>".getBytes(StandardCharsets.UTF_8);
+            exchange.sendResponseHeaders(200, html.length);
+            exchange.getResponseBody().write(html);
+            exchange.close();
+        });
+        elsewhere.start();
+        try {
+            page.navigate("http://localhost:" + elsewhere.getAddress().getPort() + "/");
+            String plan = server.address() + "/api/plans/5ca77a00-0001-4000-8000-000000000001";
+            assertThat(page.evaluate(TRY, new Object[] {plan, "GET", null})).isEqualTo("refused");
+            assertThat(page.evaluate(TRY, new Object[] {plan, "DELETE", null})).isEqualTo("refused");
+            assertThat(page.evaluate(TRY, new Object[] {server.address() + "/api/plans", "POST", "{}"}))
+                    .isEqualTo("refused");
+            page.evaluate(
+                    "address => fetch(address, {method: 'POST', mode: 'no-cors', body: '{}'}).catch(() => null)",
+                    plan + "/restore");
+        } finally {
+            elsewhere.stop(0);
+        }
+        PlanSheetPage.open(page, server.address() + PlanSheetPage.GALLERY);
+    }
+
+    private static final String TRY = """
+            ([address, method, body]) => fetch(address, {method, body, headers: body ? {'Content-Type': 'application/json'} : {}})
+              .then(answer => answer.text()).catch(() => 'refused')""";
+}
