@@ -33,6 +33,8 @@ export function LedgerList({
             <li key={row.id} data-row={row.id} data-verdict={row.verdict}>
               <button
                 type="button"
+                aria-label={row.name}
+                aria-describedby={`row-${row.id}`}
                 aria-pressed={row.id === selected}
                 className={`flex min-h-14 w-full items-center gap-3 border-b border-l-[3px] border-hairline px-3 py-1.5 text-left ${
                   row.id === selected ? 'border-l-blue bg-raised' : 'border-l-transparent'
@@ -40,7 +42,7 @@ export function LedgerList({
                 onClick={() => onSelect(row.id)}
               >
                 <VerdictMark verdict={row.verdict} />
-                <span className="min-w-0 flex-1">
+                <span id={`row-${row.id}`} className="min-w-0 flex-1">
                   <span className="block font-semibold">
                     {row.name}
                     {row.id === chosen && (

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
@@ -19,21 +20,31 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class DailyUseTest {
 
     @Test
-    void whatIsTypedWhileTheServerIsAwayIsSavedWhenItIsBack(Server server, Page page) {
+    void whatIsTypedWhileTheServerIsAwayIsSavedWhenItIsBack(Page page) {
         PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0004-4000-8000-000000000004");
-        server.eskiz("stop");
+        page.route("**/api/**", Route::abort);
         sheet.field("plan name").fill("Kit for the outer skerry");
         assertThat(sheet.saveState()).containsText("the server is away, trying again");
         assertThat(sheet.field("plan name")).hasValue("Kit for the outer skerry");
 
-        server.eskiz("start", "--background");
+        page.unroute("**/api/**");
         assertThat(sheet.saveState()).hasText("a moment ago");
         page.reload();
         assertThat(sheet.field("plan name")).hasValue("Kit for the outer skerry");
     }
 
     @Test
-    void whatWasNotSavedSurvivesTheClosedTab(Server server, Page page) {
+    void aDatabaseThatIsAwayIsToldApart(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0004-4000-8000-000000000004");
+        page.route("**/api/plans/*", route -> route.fulfill(new Route.FulfillOptions().setStatus(503)));
+        sheet.field("site").fill("Outer skerry");
+        assertThat(sheet.saveState()).containsText("the database is away, trying again");
+        page.unroute("**/api/plans/*");
+        assertThat(sheet.saveState()).hasText("a moment ago");
+    }
+
+    @Test
+    void whatWasNotSavedSurvivesTheClosedTab(Page page) {
         String address = "/plans/5ca77a00-0005-4000-8000-000000000005";
         PlanSheetPage sheet = PlanSheetPage.open(page, address);
         page.route("**/api/plans/*", route -> {
