@@ -45,7 +45,7 @@ function kill(what) {
 
 async function killAndRestart() {
   for (let i = 0; !finished; i++) {
-    await sleep(1500 + 1000 * Math.random());
+    await sleep(4000 + 2000 * Math.random());
     if (finished) return;
     kill(i % 2 ? 'database' : 'server');
     await run('start', '--background');

@@ -11,9 +11,19 @@ const out = process.env.OUT ?? fileURLToPath(new URL('../docs/screenshots', impo
 const only = process.env.SHOTS?.split(',');
 const gallery = '/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m';
 
+const listening = '/plans/5ca77a00-0006-4000-8000-000000000006';
+
 const views = [
   { name: 'plans', path: '/plans' },
   { name: 'plan-sheet', path: gallery },
+  { name: 'listening-post', path: listening },
+  { name: 'settings', path: '/settings' },
+  {
+    name: 'night-sheet',
+    path: '/plans/5ca77a00-0003-4000-8000-000000000003',
+    act: (page) => page.emulateMedia({ colorScheme: 'dark' }),
+  },
+  { name: 'phone', path: gallery, size: { width: 390, height: 844 } },
   {
     name: 'pointing-and-reasons',
     path: gallery,

@@ -91,6 +91,24 @@ describe('a quantity that is typed', () => {
     expect(field().value).toBe('20');
   });
 
+  it('reads a bare number in the unit of its button', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '100');
+    await userEvent.click(screen.getByRole('button', { name: 'unit of length: m' }));
+    expect(commits).toHaveBeenLastCalledWith(30.48);
+    expect(field().value).toBe('100');
+    await userEvent.click(screen.getByRole('button', { name: 'unit of length: ft' }));
+    expect(field().value).toBe('100');
+  });
+
+  it('shows a value that nobody edits in the unit of its button, and commits nothing', async () => {
+    render(<Field start={30.48} />);
+    await userEvent.click(screen.getByRole('button', { name: 'unit of length: m' }));
+    expect(field().value).toBe('100');
+    expect(commits).not.toHaveBeenCalled();
+  });
+
   it('goes back to the value on Escape', async () => {
     render(<Field start={20} />);
     await userEvent.clear(field());

@@ -1,6 +1,6 @@
 import { useEffect, useId, useState } from 'react';
 import type { QuantityKind } from '../units';
-import { parseQuantity, RANGES } from '../units';
+import { inUnit, OFFERED_UNITS, parseQuantity, plain, RANGES } from '../units';
 
 interface Props {
   label: string;
@@ -29,7 +29,10 @@ interface Props {
  * typing, what cannot be used stays as typed with a message beside it, and a field that was not edited commits nothing.
  */
 export function QuantityField(props: Props) {
-  const { label, kind, value, unit, show, say, onCommit, onTrouble, unitLabel } = props;
+  const { label, kind, value, say, onCommit, onTrouble } = props;
+  const [taken, setTaken] = useState<{ unit: string; label: string } | null>(null);
+  const unit = taken?.unit ?? props.unit;
+  const show = taken ? (v: number) => plain(inUnit(v, kind, taken.unit), 6) : props.show;
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
   const [committed, setCommitted] = useState(value);
@@ -40,7 +43,7 @@ export function QuantityField(props: Props) {
     setTyped(null);
   }
 
-  const message = typed === null ? null : messageOf(typed, props);
+  const message = typed === null ? null : messageOf(typed, unit, props);
   useEffect(() => {
     onTrouble?.(message);
     return () => onTrouble?.(null);
@@ -50,7 +53,20 @@ export function QuantityField(props: Props) {
   function change(text: string) {
     setTyped(text);
     const parsed = parseQuantity(text, kind, unit);
-    if (parsed.ok && messageOf(text, props) === null && parsed.value !== value) {
+    if (parsed.ok && messageOf(text, unit, props) === null && parsed.value !== value) {
+      setCommitted(parsed.value);
+      onCommit(parsed.value);
+    }
+  }
+
+  /** A bare number that was typed is read in the next unit; a value that stands is shown in it. */
+  function nextUnit() {
+    const offered = OFFERED_UNITS[kind] ?? [];
+    const next = offered[(offered.findIndex((o) => o.unit === unit) + 1) % offered.length];
+    if (!next) return;
+    setTaken(next);
+    const parsed = typed === null ? null : parseQuantity(typed, kind, next.unit);
+    if (parsed?.ok && messageOf(typed ?? '', next.unit, props) === null && parsed.value !== value) {
       setCommitted(parsed.value);
       onCommit(parsed.value);
     }
@@ -84,7 +100,19 @@ export function QuantityField(props: Props) {
             if (e.key === 'Escape') setTyped(null);
           }}
         />
-        <span className="text-[11px] text-soft">{unitLabel}</span>
+        {OFFERED_UNITS[kind] ? (
+          <button
+            type="button"
+            aria-label={`unit of ${label}: ${taken?.label ?? props.unitLabel}`}
+            className="min-h-6 min-w-4 text-[11px] text-soft hover:text-blue hover:underline"
+            onMouseDown={(e) => e.preventDefault()} // the field keeps the focus, and what is typed in it
+            onClick={nextUnit}
+          >
+            {taken?.label ?? props.unitLabel}
+          </button>
+        ) : (
+          <span className="text-[11px] text-soft">{props.unitLabel}</span>
+        )}
         {props.children}
       </span>
       {(message || echo) && (
@@ -100,7 +128,7 @@ export function QuantityField(props: Props) {
   );
 }
 
-function messageOf(text: string, { kind, unit, say, least }: Props): string | null {
+function messageOf(text: string, unit: string, { kind, say, least }: Props): string | null {
   const parsed = parseQuantity(text, kind, unit);
   if (!parsed.ok) return parsed.message;
   const min = least ?? RANGES[kind].min;

@@ -61,6 +61,31 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   impedance: { ω: 1, ohm: 1, ohms: 1 },
 };
 
+/** Units that a field offers by its button, since a phone's number pad has no letters. */
+export const OFFERED_UNITS: Partial<
+  Record<QuantityKind, readonly { unit: string; label: string }[]>
+> = {
+  length: [
+    { unit: 'm', label: 'm' },
+    { unit: 'ft', label: 'ft' },
+  ],
+  power: [
+    { unit: 'w', label: 'W' },
+    { unit: 'kw', label: 'kW' },
+    { unit: 'mw', label: 'mW' },
+  ],
+  frequency: [
+    { unit: 'mhz', label: 'MHz' },
+    { unit: 'khz', label: 'kHz' },
+    { unit: 'ghz', label: 'GHz' },
+  ],
+};
+
+/** A value in base units as a number in another unit of its kind. */
+export function inUnit(value: number, kind: QuantityKind, unit: string): number {
+  return scaled(value, 1 / (UNITS[kind][unit] ?? 1));
+}
+
 const EXAMPLES: Record<QuantityKind, string> = {
   length: '31 m or 102 ft',
   power: '50 W or 1k5',
