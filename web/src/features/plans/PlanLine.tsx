@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { PlanSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { TextField } from '../../ui';
 import { lengthText, levelText, shownReading } from '../../units';
 import { agoText } from '../../words';
 import { revisionNumber } from '../plan';
@@ -27,6 +26,12 @@ export function PlanLine({
   const { sketch } = plan;
   const shown = shownReading(reading, sketch?.radioPowerW != null);
 
+  function rename() {
+    const name = renaming?.trim() ?? '';
+    if (name !== '' && name !== plan.name) actions.rename.mutate({ plan, name });
+    setRenaming(null);
+  }
+
   return (
     <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline py-2.5">
       {sketch ? (
@@ -40,20 +45,20 @@ export function PlanLine({
             {plan.name}
           </Link>
         ) : (
-          <form
-            onSubmit={(e) => {
-              e.preventDefault();
-              if (renaming.trim() !== '') actions.rename.mutate({ plan, name: renaming });
-              setRenaming(null);
+          <input
+            autoFocus
+            aria-label={`new name of ${plan.name}`}
+            maxLength={120}
+            className="boxed min-h-7 w-full font-semibold"
+            value={renaming}
+            onChange={(e) => setRenaming(e.target.value)}
+            onFocus={(e) => e.target.select()}
+            onBlur={rename}
+            onKeyDown={(e) => {
+              if (e.key === 'Enter') rename();
+              if (e.key === 'Escape') setRenaming(null);
             }}
-          >
-            <TextField
-              label={`new name of ${plan.name}`}
-              value={renaming}
-              className="w-full font-semibold"
-              onCommit={setRenaming}
-            />
-          </form>
+          />
         )}
         <span className="block text-[12px] text-soft">
           {sketch?.cableName &&

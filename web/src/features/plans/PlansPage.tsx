@@ -160,6 +160,7 @@ function Below({
 }) {
   const { change } = usePreferences();
   const [sure, setSure] = useState(false);
+  const [open, setOpen] = useState(false);
   const bin = useQuery({
     queryKey: ['bin'],
     queryFn: () => answered(api.GET('/api/plans/bin')),
@@ -191,7 +192,7 @@ function Below({
         </p>
       )}
       {away.length > 0 && (
-        <details>
+        <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
           <summary>
             Bin: {away.length} {away.length === 1 ? 'plan' : 'plans'}
           </summary>

@@ -79,6 +79,7 @@ class DailyUseTest {
                 .click();
         assertThat(page.getByLabel("delete HF wire through the speaking tube, variant"))
                 .isVisible();
+        assertThat(page.getByText("Bin: 1 plan")).hasCount(0);
         page.getByLabel("delete HF wire through the speaking tube, variant").click();
         page.getByText("Bin: 1 plan").click();
         page.getByText("restore HF wire through the speaking tube, variant").click();

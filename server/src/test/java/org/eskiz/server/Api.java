@@ -22,6 +22,11 @@ public final class Api {
         this.port = port;
     }
 
+    /** Another server on loopback. */
+    public static Api at(int port) {
+        return new Api(port);
+    }
+
     public int port() {
         return port;
     }

@@ -1,0 +1,65 @@
+package org.eskiz.server.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.util.UUID;
+import org.eskiz.server.Api;
+import org.eskiz.server.EskizServer;
+import org.eskiz.server.RealServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.context.annotation.Primary;
+import org.springframework.core.env.Environment;
+import tools.jackson.databind.JsonNode;
+
+/** A second server on the same database, whose clock has been set back a year. */
+@ExtendWith(RealServer.class)
+class SecondServerTest {
+
+    @Test
+    void bothSeeWhatEitherHasSavedAndNeitherOverwritesTheOther(Api first, Environment environment) {
+        try (var context = new SpringApplicationBuilder(EskizServer.class, ClockSetBack.class)
+                .run(
+                        "--spring.datasource.url=" + environment.getProperty("spring.datasource.url"),
+                        "--spring.datasource.username=eskiz",
+                        "--server.port=0")) {
+            Api second = Api.at(context.getEnvironment().getRequiredProperty("local.server.port", Integer.class));
+            String path = "/api/plans/" + UUID.randomUUID();
+            long version = first.post("/api/plans", body("\"id\": \"" + path.substring(11) + "\"", "made by the first"))
+                    .expect(201)
+                    .json()
+                    .get("version")
+                    .asLong();
+            JsonNode saved = second.put(path, body("\"version\": " + version, "saved by the second"))
+                    .expect(200)
+                    .json();
+            JsonNode conflict =
+                    first.put(path, body("\"version\": " + version, "too late")).expectProblem(409);
+            assertThat(conflict.get("current").get("name").asString()).isEqualTo("saved by the second");
+            first.put(path, body("\"version\": " + saved.get("version"), "saved by the first"))
+                    .expect(200);
+            assertThat(second.get(path).json().get("name").asString()).isEqualTo("saved by the first");
+            assertThat(second.get("/api/cable-types").json())
+                    .isEqualTo(first.get("/api/cable-types").json());
+        }
+    }
+
+    private static String body(String known, String name) {
+        return "{%s, \"site\": \"\", \"name\": \"%s\", \"document\": {\"schemaVersion\": 1}}".formatted(known, name);
+    }
+
+    @Configuration(proxyBeanMethods = false)
+    static class ClockSetBack {
+
+        @Bean
+        @Primary
+        Clock clockSetBack() {
+            return Clock.offset(Clock.systemUTC(), Duration.ofDays(-365));
+        }
+    }
+}
