@@ -78,7 +78,6 @@ export function UprightRibbon(props: Props) {
                   {...props}
                   element={element}
                   index={i}
-                  level={levels[i + 1]}
                   reading={`${levels[i + 1] ? figureOf(levels[i + 1] as Level, shown) : '–'} ${unitOf(shown)}`}
                 />
               </div>
@@ -162,7 +161,7 @@ function Label({
   connectors,
   onCommand,
   onTrouble,
-}: Props & { element: Element; index: number; level: Level | undefined; reading: string }) {
+}: Props & { element: Element; index: number; reading: string }) {
   const { lengths } = usePreferences();
   const loss = assessment?.elements[index]?.lossDb;
   const figures = (

@@ -58,12 +58,6 @@ final class ThrowAwayCluster implements AutoCloseable {
         run(asOwner("pg_ctl", "-D", data, "-w", "-l", folder.resolve("log").toString(), "-o", options, "start"));
     }
 
-    /** As a crash of the database would: at once, without a checkpoint. */
-    void crashAndRestart() throws IOException {
-        run(asOwner("pg_ctl", "-D", data(), "-m", "immediate", "-w", "stop"));
-        start(data());
-    }
-
     @Override
     public void close() {
         discard(folder);

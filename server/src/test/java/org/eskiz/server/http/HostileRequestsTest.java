@@ -69,6 +69,13 @@ class HostileRequestsTest {
             new Target("POST", PLAN_PATH + "/restore", ""),
             new Target("GET", "/api/cable-types/rg-58", ""),
             new Target("GET", "/api/cable-types/rg-58/revisions", ""),
+            new Target("POST", PLAN_PATH + "/decisions/00000000-0000-4000-8000-00000000abce/withdrawal", ""),
+            new Target("GET", PLAN_PATH + "/decisions", ""),
+            new Target("GET", "/api/plans/bin", ""),
+            new Target("DELETE", "/api/plans/demo", ""),
+            new Target("GET", "/api/settings", ""),
+            new Target("GET", "/api/cable-types", ""),
+            new Target("GET", "/api/connectors", ""),
             new Target("GET", "/api/plans", ""));
 
     private static final List<String> NASTY = List.of(
