@@ -38,10 +38,10 @@ export class Refused extends Error {
 
 /** Nobody answered, or not the way this server does: it is away, or its database is. */
 export class Away extends Error {
-  readonly what: 'server' | 'database';
+  readonly what: 'server' | 'database' | 'disk';
 
-  constructor(what: 'server' | 'database') {
-    super(`the ${what} does not answer`);
+  constructor(what: 'server' | 'database' | 'disk') {
+    super(what === 'disk' ? 'the disk is full' : `the ${what} does not answer`);
     this.what = what;
   }
 }
@@ -58,8 +58,9 @@ export async function answered<T>(call: Promise<Result<T>>): Promise<T> {
     throw new Away('server');
   });
   if (result.response.ok) return result.data as T;
-  if (result.response.status === 503) throw new Away('database');
   const problem = result.error as Problem | undefined;
+  if (result.response.status === 503)
+    throw new Away(problem?.title === 'Disk full' ? 'disk' : 'database');
   if (!problem || typeof problem.detail !== 'string') throw new Away('server');
   throw new Refused(problem);
 }

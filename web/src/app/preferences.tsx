@@ -24,6 +24,8 @@ const DEFAULTS: Settings = {
   version: 0,
   reading: 'WATTS',
   lengths: 'METRES',
+  temperatures: 'CELSIUS',
+  flatJointLossDb: null,
   currency: 'EUR',
   region: 1,
   licencePowerW: null,

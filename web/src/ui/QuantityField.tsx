@@ -1,6 +1,7 @@
 import { useEffect, useId, useState } from 'react';
 import type { QuantityKind } from '../units';
 import { inUnit, OFFERED_UNITS, parseQuantity, plain, RANGES } from '../units';
+import { useKept } from './kept';
 
 interface Props {
   label: string;
@@ -20,13 +21,26 @@ interface Props {
   onTrouble?: (message: string | null) => void;
   /** Least value of this field, where it asks for more than the interface does. */
   least?: number;
+  /** Tells it from other fields of the same label, so that each keeps its own half-typed text. */
+  keptAs?: string;
+  /** What the arrow keys add, in the unit shown; with it the field is a spin button. */
+  step?: { small: number; large: number };
+  /** Whether Tab stops here; it does unless a list has one focus for all of it. */
+  isStop?: boolean;
   className?: string;
   children?: React.ReactNode;
 }
 
+/** A text that could not be used, and the value that it was typed over. */
+interface HalfTyped {
+  text: string;
+  over: number | null;
+}
+
 /**
  * A physical quantity that is typed. It keeps the typed text apart from the value: what can be used is committed while
- * typing, what cannot be used stays as typed with a message beside it, and a field that was not edited commits nothing.
+ * typing, what cannot be used stays as typed with a message beside it, over a reload too, and a field that was not
+ * edited commits nothing.
  */
 export function QuantityField(props: Props) {
   const { label, kind, value, say, onCommit, onTrouble } = props;
@@ -34,7 +48,11 @@ export function QuantityField(props: Props) {
   const unit = taken?.unit ?? props.unit;
   const show = taken ? (v: number) => plain(inUnit(v, kind, taken.unit), 6) : props.show;
   const id = useId();
-  const [typed, setTyped] = useState<string | null>(null);
+  const kept = useKept<HalfTyped>(props.keptAs ?? label);
+  const [typed, setTyped] = useState<string | null>(() => {
+    const before = kept.read();
+    return before?.over === (value ?? null) ? before.text : null;
+  });
   const [committed, setCommitted] = useState(value);
 
   // a value that came from elsewhere (undo, another field) replaces what was typed
@@ -49,6 +67,11 @@ export function QuantityField(props: Props) {
     return () => onTrouble?.(null);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- tells about the message only
   }, [message]);
+
+  useEffect(() => {
+    if (typed !== null && message !== null) kept.keep({ text: typed, over: value ?? null });
+    else kept.forget();
+  }, [kept, typed, message, value]);
 
   function change(text: string) {
     setTyped(text);
@@ -72,6 +95,22 @@ export function QuantityField(props: Props) {
     }
   }
 
+  /** Arrow keys step to the next round number, so that 31.37 goes to 31.4. */
+  function stepBy(e: React.KeyboardEvent) {
+    const size = e.shiftKey ? props.step?.large : props.step?.small;
+    const direction = { ArrowUp: 1, ArrowDown: -1 }[e.key];
+    if (!size || !direction || value === undefined) return;
+    e.preventDefault();
+    const now = inUnit(value, kind, unit) / size;
+    const whole = Math.round(now * 1e6) / 1e6;
+    const next = direction > 0 ? Math.floor(whole) + 1 : Math.ceil(whole) - 1;
+    const parsed = parseQuantity(plain(next * size, 6), kind, unit);
+    if (!parsed.ok || messageOf(plain(next * size, 6), unit, props) !== null) return;
+    setTyped(null);
+    setCommitted(parsed.value);
+    onCommit(parsed.value);
+  }
+
   function leave() {
     if (message === null) setTyped(null);
   }
@@ -86,6 +125,10 @@ export function QuantityField(props: Props) {
           aria-label={label}
           aria-invalid={message !== null}
           aria-describedby={message || echo ? `${id}-said` : undefined}
+          role={props.step ? 'spinbutton' : undefined}
+          aria-valuenow={props.step ? value : undefined}
+          aria-valuetext={props.step && value !== undefined ? say(value) : undefined}
+          tabIndex={props.isStop === false ? -1 : undefined}
           inputMode="text"
           autoComplete="off"
           spellCheck={false}
@@ -98,12 +141,14 @@ export function QuantityField(props: Props) {
           onKeyDown={(e) => {
             if (e.key === 'Enter') e.currentTarget.blur();
             if (e.key === 'Escape') setTyped(null);
+            stepBy(e);
           }}
         />
         {OFFERED_UNITS[kind] ? (
           <button
             type="button"
             aria-label={`unit of ${label}: ${taken?.label ?? props.unitLabel}`}
+            tabIndex={props.isStop === false ? -1 : undefined}
             className="min-h-6 min-w-4 text-[11px] text-soft hover:text-blue hover:underline"
             onMouseDown={(e) => e.preventDefault()} // the field keeps the focus, and what is typed in it
             onClick={nextUnit}

@@ -5,3 +5,5 @@ export * from './TextField';
 export * from './VerdictMark';
 export * from './useWidth';
 export * from './useNarrow';
+export * from './kept';
+export * from './SettledStatus';

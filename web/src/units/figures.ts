@@ -53,6 +53,11 @@ export function lengthText(metres: number, unit: LengthUnit): string {
   return `${lengthFigure(metres, unit)} ${unit}`;
 }
 
+/** A temperature with its unit. */
+export function temperatureText(celsius: number, fahrenheit: boolean): string {
+  return fahrenheit ? `${plain(celsius * 1.8 + 32, 1)} °F` : `${plain(celsius, 1)} °C`;
+}
+
 /** Power with its unit, milliwatts below one watt and kilowatts from ten; 50 W rather than 50.0 W. */
 export function powerText(watts: number): string {
   if (watts >= 9999.5) return `${plain(watts / 1000, 2)} kW`;

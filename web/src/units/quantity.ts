@@ -12,7 +12,11 @@ export type QuantityKind =
   | 'percent'
   | 'attenuation'
   | 'ratio'
-  | 'impedance';
+  | 'impedance'
+  | 'impedanceRatio'
+  | 'elementLoss'
+  | 'temperature'
+  | 'price';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
@@ -59,7 +63,14 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   attenuation: { 'db/100m': 1, 'db/100ft': 1 / METRES_PER_FOOT, db: 1 },
   ratio: { '': 1 },
   impedance: { ω: 1, ohm: 1, ohms: 1 },
+  impedanceRatio: { '': 1, ':1': 1 },
+  elementLoss: { db: 1 },
+  price: { '': 1 },
+  temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
+
+/** Where a unit's own zero lies, in that unit: 32 °F is 0 °C. */
+const ZEROS: Record<string, number> = { '°f': 32, f: 32 };
 
 /** Units that a field offers by its button, since a phone's number pad has no letters. */
 export const OFFERED_UNITS: Partial<
@@ -79,11 +90,15 @@ export const OFFERED_UNITS: Partial<
     { unit: 'khz', label: 'kHz' },
     { unit: 'ghz', label: 'GHz' },
   ],
+  temperature: [
+    { unit: '°c', label: '°C' },
+    { unit: '°f', label: '°F' },
+  ],
 };
 
 /** A value in base units as a number in another unit of its kind. */
 export function inUnit(value: number, kind: QuantityKind, unit: string): number {
-  return scaled(value, 1 / (UNITS[kind][unit] ?? 1));
+  return scaled(value, 1 / (UNITS[kind][unit] ?? 1)) + (ZEROS[unit] ?? 0);
 }
 
 const EXAMPLES: Record<QuantityKind, string> = {
@@ -96,6 +111,10 @@ const EXAMPLES: Record<QuantityKind, string> = {
   attenuation: '8.5',
   ratio: '0.85',
   impedance: '50',
+  impedanceRatio: '4',
+  elementLoss: '0.1 dB',
+  price: '2.40',
+  temperature: '20 °C or 68 °F',
 };
 
 /** Feet and inches together: 33' 6" or 33 ft 6 in. */
@@ -155,8 +174,10 @@ function numberAndUnit(typed: string, kind: QuantityKind, defaultUnit: string): 
   const match = NUMBER_AND_UNIT.exec(typed);
   if (!match) return null;
   const number = match[1] ?? '';
-  const factor = factorOf(kind, match[2] === '' ? defaultUnit : (match[2] ?? ''));
-  const value = decimal(number.replace(/ /g, ''));
+  const unit = match[2] === '' ? defaultUnit : (match[2] ?? '');
+  const factor = factorOf(kind, unit);
+  const zero = kind === 'temperature' ? (ZEROS[unit.replace(/\s+/g, '').toLowerCase()] ?? 0) : 0;
+  const value = decimal(number.replace(/ /g, '')) - zero;
   if (factor === undefined || !Number.isFinite(value)) return null;
   return { ok: true, value: scaled(value, factor), doubt: COULD_BE_GROUPING.test(number) };
 }

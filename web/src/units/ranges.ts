@@ -14,4 +14,8 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   attenuation: { min: 0.000_001, max: 100_000 },
   ratio: { min: 0.3, max: 1 },
   impedance: { min: 1, max: 2000 },
+  impedanceRatio: { min: 0.001, max: 1000 },
+  elementLoss: { min: 0, max: 60 },
+  price: { min: 0, max: 1_000_000 },
+  temperature: { min: -60, max: 120 },
 };

@@ -47,6 +47,10 @@ describe('ranges', () => {
     ['attenuation', 'PointRequest', 'attenuationDbPer100m'],
     ['ratio', 'CableRequest', 'velocityFactor'],
     ['impedance', 'CableRequest', 'impedanceOhm'],
+    ['impedanceRatio', 'Transformer', 'impedanceRatio'],
+    ['elementLoss', 'Joint', 'lossDb'],
+    ['price', 'PriceRequest', 'perM'],
+    ['temperature', 'AssessmentRequest', 'ambientC'],
   ] as const)('of %s are those of the interface', (kind, schema, property) => {
     expect(RANGES[kind]).toEqual(described(schema, property));
   });

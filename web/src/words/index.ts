@@ -261,14 +261,19 @@ export function saveWords(state: { kind: string; what?: string }, ago: string): 
     case 'saving':
       return 'saving …';
     case 'away':
-      return state.what === 'database'
-        ? 'not saved: the database is away, trying again'
-        : 'not saved: the server is away, trying again';
+      return `not saved: ${awayText(state.what)}`;
     case 'changedElsewhere':
       return 'not saved: changed elsewhere';
     default:
       return 'not saved: refused';
   }
+}
+
+/** Who does not do their part, and what happens about it. */
+export function awayText(what: string | undefined): string {
+  return what === 'disk'
+    ? 'the disk is full; make room, it tries again'
+    : `the ${what ?? 'server'} is away, trying again`;
 }
 
 /** How long ago, in words. */
@@ -291,5 +296,10 @@ export function readingUnit(reading: Reading): string {
 function sentence(parts: string[]): string {
   const text =
     parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  return `${capital(text)}.`;
+}
+
+/** With a capital at its beginning. */
+export function capital(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }

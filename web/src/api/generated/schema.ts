@@ -272,6 +272,8 @@ export interface components {
             /** Format: double */
             ambientC?: number;
             bands?: components["schemas"]["BandRequest"][];
+            /** Format: double */
+            flatJointLossDb?: number;
             radio?: components["schemas"]["RadioRequest"];
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
         };
@@ -418,6 +420,7 @@ export interface components {
             cableKey?: string;
             id?: string;
             name?: string;
+            price?: components["schemas"]["PriceRequest"];
         };
         CellRequest: {
             /** Format: int32 */
@@ -443,6 +446,8 @@ export interface components {
             bands?: components["schemas"]["BandRequest"][];
             candidates?: components["schemas"]["CandidateRequest"][];
             details?: components["schemas"]["CellRequest"][];
+            /** Format: double */
+            flatJointLossDb?: number;
             /** @enum {string} */
             preference?: "LEAST_COST" | "MOST_MARGIN";
             radio?: components["schemas"]["RadioRequest"];
@@ -697,6 +702,11 @@ export interface components {
             /** Format: double */
             frequencyMHz: number;
         };
+        PriceRequest: {
+            currency: string;
+            /** Format: double */
+            perM: number;
+        };
         RadioRequest: {
             /** Format: double */
             duty?: number;
@@ -764,6 +774,8 @@ export interface components {
         Settings: {
             currency: string;
             demoHidden: boolean;
+            /** Format: double */
+            flatJointLossDb: number | null;
             /** @enum {string} */
             lengths: "METRES" | "FEET";
             letterShortcuts: boolean;
@@ -776,6 +788,8 @@ export interface components {
             reading: components["schemas"]["Reading"];
             /** Format: int32 */
             region: number;
+            /** @enum {string} */
+            temperatures: "CELSIUS" | "FAHRENHEIT";
             /** Format: int64 */
             version: number;
         };

@@ -130,6 +130,7 @@ function FocusedBand({
     <span className="flex flex-wrap items-baseline gap-x-2 text-[12px]">
       <QuantityField
         label="frequency"
+        keptAs={`frequency ${band.id ?? index}`}
         kind="frequency"
         unit="mhz"
         unitLabel="MHz"
@@ -150,6 +151,7 @@ function FocusedBand({
         <span className="text-[11px] text-soft">SWR at the antenna</span>
         <QuantityField
           label="SWR at the antenna"
+          keptAs={`swr ${band.id ?? index}`}
           kind="swr"
           unit=""
           unitLabel=""

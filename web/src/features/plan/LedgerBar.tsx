@@ -101,6 +101,7 @@ function AskedSentence({
       <span className="text-soft">: {words.requirement[asked.kind]}</span>
       <QuantityField
         label="asked for"
+        keptAs={asked.kind}
         kind={field.kind}
         unit={field.unit}
         unitLabel={field.label}

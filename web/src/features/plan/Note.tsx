@@ -9,13 +9,13 @@ import {
   angleRange,
   askedSentence,
   besideTheOthers,
-  brings,
   dateText,
   reasonClause,
   swrAtBothEnds,
   whereItGoes,
   words,
 } from '../../words';
+import { headline } from './headline';
 import type { Plan } from './model';
 import { bandName, bandsOf, powerOn, preferenceOf, requirementOf } from './model';
 
@@ -45,23 +45,12 @@ export function Note(props: Props) {
   const cell = row?.cells[focus];
 
   if (!row || !ledger || !cell) return null;
-  const shown = shownReading(reading, radioW !== null);
   return (
     <div className={`flex flex-col gap-3 ${stale ? 'opacity-45' : ''}`}>
       {part !== 'rest' && (
         <>
           <h1 className="text-[16px] leading-[1.25] font-bold">
-            {tied(
-              cell.totalLossDb === null
-                ? `${row.name} brings nothing to the antenna on ${bandName(band)}.`
-                : brings(
-                    row.name,
-                    { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW },
-                    shown,
-                    radioW,
-                    bandName(band),
-                  ),
-            )}
+            {headline(plan, row, focus, reading)}
           </h1>
           <AskedAndComes {...props} row={row} />
         </>

@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { usePreferences } from '../../app/preferences';
-import { parseQuantity, plain, RANGES } from '../../units';
+import { useKept } from '../../ui';
+import { FEET_PER_METRE, parseQuantity, plain, RANGES } from '../../units';
 import type { QuantityKind } from '../../units';
 import type { OwnCable } from './model';
 
@@ -11,6 +12,7 @@ interface Draft {
   name: string;
   impedance: string;
   velocityFactor: string;
+  price: string;
   points: { frequency: string; attenuation: string }[];
 }
 
@@ -26,11 +28,19 @@ export function OwnFigure({
   onRemove: ((id: string) => void) | null;
   onClose: () => void;
 }) {
-  const { lengths } = usePreferences();
-  const [draft, setDraft] = useState(() => draftOf(cable, lengths === 'ft'));
+  const { lengths, settings } = usePreferences();
+  const kept = useKept<Draft>(`own ${cable?.id ?? 'new'} ${lengths}`);
+  const [draft, setDraft] = useState(() => kept.read() ?? draftOf(cable, lengths === 'ft'));
   const [tried, setTried] = useState(false);
-  const read = readDraft(draft, lengths === 'ft');
+  const read = readDraft(draft, lengths === 'ft', settings.currency);
   const per = lengths === 'ft' ? 'dB per 100 ft' : 'dB per 100 m';
+
+  useEffect(() => kept.keep(draft), [kept, draft]);
+
+  function close() {
+    kept.forget();
+    onClose();
+  }
 
   function setPoint(index: number, change: Partial<Draft['points'][number]>) {
     setDraft({
@@ -43,7 +53,7 @@ export function OwnFigure({
     setTried(true);
     if (!read.cable) return;
     onPut({ id: cable?.id ?? `own-${crypto.randomUUID().slice(0, 8)}`, ...read.cable });
-    onClose();
+    close();
   }
 
   return (
@@ -55,7 +65,7 @@ export function OwnFigure({
         put();
       }}
       onKeyDown={(e) => {
-        if (e.key === 'Escape') onClose();
+        if (e.key === 'Escape') close();
       }}
     >
       <Labelled text="name" trouble={tried ? read.troubles.name : undefined}>
@@ -110,11 +120,21 @@ export function OwnFigure({
           onChange={(e) => setDraft({ ...draft, velocityFactor: e.target.value })}
         />
       </Labelled>
+      <Labelled
+        text={`price per ${lengths}, ${settings.currency}, if known`}
+        trouble={tried ? read.troubles.price : undefined}
+      >
+        <input
+          className="boxed figures w-[8ch] text-right"
+          value={draft.price}
+          onChange={(e) => setDraft({ ...draft, price: e.target.value })}
+        />
+      </Labelled>
       <span className="flex items-center gap-4 self-center">
         <button type="submit" className="action">
           {cable ? 'Change the row' : 'Add the row'}
         </button>
-        <button type="button" className="quiet" onClick={onClose}>
+        <button type="button" className="quiet" onClick={close}>
           leave it
         </button>
         {cable?.id && onRemove && (
@@ -123,7 +143,7 @@ export function OwnFigure({
             className="quiet"
             onClick={() => {
               onRemove(cable.id as string);
-              onClose();
+              close();
             }}
           >
             remove
@@ -166,6 +186,7 @@ function draftOf(cable: OwnCable | null, perFeet: boolean): Draft {
     name: cable?.name ?? 'My cable',
     impedance: plain(cable?.cable?.impedanceOhm ?? 50),
     velocityFactor: plain(cable?.cable?.velocityFactor ?? 0.83),
+    price: cable?.price ? plain(cable.price.perM / (perFeet ? FEET_PER_METRE : 1)) : '',
     points,
   };
 }
@@ -176,7 +197,7 @@ interface ReadDraft {
 }
 
 /** What the form means, or what is wrong with it, field by field. */
-function readDraft(draft: Draft, perFeet: boolean): ReadDraft {
+function readDraft(draft: Draft, perFeet: boolean, currency: string): ReadDraft {
   const troubles: ReadDraft['troubles'] = {};
   const number = (field: string, text: string, kind: QuantityKind, unit: string): number => {
     const parsed = parseQuantity(text, kind, unit);
@@ -203,6 +224,7 @@ function readDraft(draft: Draft, perFeet: boolean): ReadDraft {
   if (points.length === 0) troubles.point0 = 'Type at least one row of its sheet.';
   const impedanceOhm = number('impedance', draft.impedance, 'impedance', 'ohm');
   const velocityFactor = number('velocityFactor', draft.velocityFactor, 'ratio', '');
+  const price = draft.price.trim() === '' ? null : number('price', draft.price, 'price', '');
   const fine = Object.values(troubles).every((t) => t === undefined);
   return {
     troubles,
@@ -210,6 +232,9 @@ function readDraft(draft: Draft, perFeet: boolean): ReadDraft {
       ? {
           name: draft.name.trim(),
           cable: { impedanceOhm, velocityFactor, attenuation: { points } },
+          ...(price !== null && {
+            price: { perM: perFeet ? price * FEET_PER_METRE : price, currency },
+          }),
         }
       : null,
   };

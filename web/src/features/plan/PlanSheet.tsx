@@ -5,19 +5,21 @@ import { useDecisions } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { useNarrow } from '../../ui';
+import { KeptFor, SettledStatus, useNarrow } from '../../ui';
+import { words } from '../../words';
 import { lengthText, nextReading, shownReading } from '../../units';
 import { BandTabs } from './BandTabs';
+import { headline } from './headline';
 import { Ledger } from './Ledger';
 import { LedgerBar } from './LedgerBar';
 import { LedgerList } from './LedgerList';
 import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
 import { Note } from './Note';
 import { OwnFigure } from './OwnFigure';
-import { Ribbon } from './Ribbon';
+import { Ribbon } from './run/Ribbon';
 import { TitleBlock } from './TitleBlock';
 import { TwoWriters } from './TwoWriters';
-import { UprightRibbon } from './UprightRibbon';
+import { UprightRibbon } from './run/UprightRibbon';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
 
@@ -38,7 +40,6 @@ export function PlanSheet({
   const [params, setParams] = useSearchParams();
   const [troubles, setTroubles] = useState<Record<string, string>>({});
   const [pointed, setPointed] = useState<string | null>(null);
-  const [ownOpen, setOwnOpen] = useState<string | null>(null);
   const decisions = useDecisions(stored.id).data ?? [];
   const chosen = decisions.find((d) => d.withdrawnAt === null)?.rowId;
 
@@ -64,6 +65,8 @@ export function PlanSheet({
     [setParams],
   );
   const focusBand = useCallback((i: number) => put('band', bands[i]?.id), [put, bands]);
+  const ownOpen = params.get('own');
+  const openOwn = useCallback((id: string) => put('own', id), [put]);
   const select = useCallback((id: string) => put('row', id), [put]);
   const trouble = useCallback((field: string, message: string | null) => {
     setTroubles((before) => {
@@ -95,6 +98,7 @@ export function PlanSheet({
     band: bands[focus],
     assessment: rows.drawn,
     cableName: rows.selected?.name ?? '',
+    catalogue,
     connectors,
     stale,
     onCommand: editing.command,
@@ -109,7 +113,7 @@ export function PlanSheet({
     chosen,
     onSelect: select,
     onPoint: setPointed,
-    onEditOwn: setOwnOpen,
+    onEditOwn: openOwn,
   };
   const noting = {
     plan,
@@ -129,87 +133,98 @@ export function PlanSheet({
   };
   const ownOpened = ownOpen === null ? null : ownCablesOf(plan).find((c) => c.id === ownOpen);
   return (
-    <Shell here={plan.name}>
-      <Unsaved editing={editing} />
-      <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
-        <main className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
-          {narrow && (
-            <div className="border-b border-hairline px-4 py-3">
-              <Note {...noting} part="head" />
-            </div>
-          )}
-          {narrow ? (
-            <UprightRibbon {...drawing} />
-          ) : (
-            <Ribbon {...drawing} pointedAt={rows.pointedAt} />
-          )}
-          <BandTabs
-            plan={plan}
-            focus={focus}
-            row={rows.selected}
-            stale={stale}
-            onFocus={focusBand}
-            onCommand={editing.command}
-            onTrouble={trouble}
+    <KeptFor value={stored.id}>
+      <Shell here={plan.name}>
+        <Unsaved editing={editing} />
+        {rows.selected && (
+          <SettledStatus
+            text={`${headline(plan, rows.selected, focus, reading)} It ${words.verdict[rows.selected.verdict]}.`}
           />
-          <LedgerBar
-            plan={plan}
-            isReceiver={!hasWatts}
-            onAddOwn={() => setOwnOpen('')}
-            onCommand={editing.command}
-            onTrouble={trouble}
-          />
-          {ownOpen !== null && (
-            <OwnFigure
-              key={ownOpen}
-              cable={ownOpened ?? null}
-              onPut={(cable) => {
-                editing.command({ do: 'putOwnCable', cable });
-                if (cable.id) select(cable.id);
-              }}
-              onRemove={(id) => {
-                editing.command({ do: 'removeOwnCable', id });
-                put('row', undefined);
-              }}
-              onClose={() => setOwnOpen(null)}
+        )}
+        <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
+          <main className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
+            {narrow && (
+              <div className="border-b border-hairline px-4 py-3">
+                <Note {...noting} part="head" />
+              </div>
+            )}
+            {narrow ? (
+              <UprightRibbon {...drawing} />
+            ) : (
+              <Ribbon {...drawing} pointedAt={rows.pointedAt} />
+            )}
+            <BandTabs
+              plan={plan}
+              focus={focus}
+              row={rows.selected}
+              stale={stale}
+              onFocus={focusBand}
+              onCommand={editing.command}
+              onTrouble={trouble}
             />
-          )}
-          {stale && rows.ledger && (
-            <p role="status" className="shrink-0 border-b border-hairline px-4 py-1 text-marginal">
-              {rows.problem ??
-                `Figures are still for ${lengthText(candidateLengthM(plan), lengths)}, as last understood.`}
-            </p>
-          )}
-          {rows.problem && !rows.ledger && (
-            <p role="alert" className="px-4 py-6 text-fail">
-              {rows.problem}
-            </p>
-          )}
-          {narrow ? (
-            <LedgerList {...rowContext} stale={stale} />
-          ) : (
-            <Ledger {...rowContext} stale={stale} onFocus={focusBand} />
-          )}
-        </main>
-        <aside
-          aria-label="note"
-          className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:overflow-visible print:border-0"
-        >
-          <Note {...noting} part={narrow ? 'rest' : 'whole'} />
-        </aside>
-      </div>
-      <TitleBlock
-        plan={plan}
-        version={editing.version}
-        state={editing.state}
-        hasWatts={hasWatts}
-        canUndo={editing.canUndo}
-        canRedo={editing.canRedo}
-        onCommand={editing.command}
-        onUndo={editing.undo}
-        onRedo={editing.redo}
-      />
-    </Shell>
+            <LedgerBar
+              plan={plan}
+              isReceiver={!hasWatts}
+              onAddOwn={() => openOwn('new')}
+              onCommand={editing.command}
+              onTrouble={trouble}
+            />
+            {ownOpen !== null && (
+              <OwnFigure
+                key={ownOpen}
+                cable={ownOpened ?? null}
+                onPut={(cable) => {
+                  editing.command({ do: 'putOwnCable', cable });
+                  if (cable.id) select(cable.id);
+                }}
+                onRemove={(id) => {
+                  editing.command({ do: 'removeOwnCable', id });
+                  put('row', undefined);
+                }}
+                onClose={() => put('own', undefined)}
+              />
+            )}
+            {stale && rows.ledger && (
+              <p
+                role="status"
+                className="shrink-0 border-b border-hairline px-4 py-1 text-marginal"
+              >
+                {rows.problem ??
+                  `Figures are still for ${lengthText(candidateLengthM(plan), lengths)}, as last understood.`}
+              </p>
+            )}
+            {rows.problem && !rows.ledger && (
+              <p role="alert" className="px-4 py-6 text-fail">
+                {rows.problem}
+              </p>
+            )}
+            {narrow ? (
+              <LedgerList {...rowContext} stale={stale} />
+            ) : (
+              <Ledger {...rowContext} stale={stale} onFocus={focusBand} />
+            )}
+          </main>
+          <aside
+            aria-label="note"
+            className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:overflow-visible print:border-0"
+          >
+            <Note {...noting} part={narrow ? 'rest' : 'whole'} />
+          </aside>
+        </div>
+        <TitleBlock
+          plan={plan}
+          version={editing.version}
+          state={editing.state}
+          hasWatts={hasWatts}
+          canUndo={editing.canUndo}
+          canRedo={editing.canRedo}
+          onCommand={editing.command}
+          onTrouble={trouble}
+          onUndo={editing.undo}
+          onRedo={editing.redo}
+        />
+      </Shell>
+    </KeptFor>
   );
 }
 

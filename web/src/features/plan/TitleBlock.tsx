@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../app/preferences';
-import { TextField } from '../../ui';
-import { nextReading, shownReading } from '../../units';
+import { QuantityField, TextField } from '../../ui';
+import { inUnit, nextReading, plain, shownReading, temperatureText } from '../../units';
 import { agoText, saveWords, words } from '../../words';
 import type { SaveState } from './autosaver';
 import type { Command } from './commands';
@@ -16,6 +16,7 @@ interface Props {
   canUndo: boolean;
   canRedo: boolean;
   onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
   onUndo: () => void;
   onRedo: () => void;
 }
@@ -23,7 +24,8 @@ interface Props {
 /** Along the foot, as on a drawing: what it is, whether it is saved, how it is read. */
 export function TitleBlock(props: Props) {
   const { plan, version, state, hasWatts, onCommand } = props;
-  const { reading, lengths, setReading, setLengths } = usePreferences();
+  const { settings, reading, lengths, setReading, setLengths } = usePreferences();
+  const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const shown = shownReading(reading, hasWatts);
   return (
     <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-[13px]">
@@ -43,6 +45,19 @@ export function TitleBlock(props: Props) {
           mayBeEmpty
           className="w-[16ch]"
           onCommit={(site) => onCommand({ do: 'moveToSite', site })}
+        />
+      </Part>
+      <Part label="day">
+        <QuantityField
+          label="temperature of the day"
+          kind="temperature"
+          unit={fahrenheit ? '°f' : '°c'}
+          unitLabel={fahrenheit ? '°F' : '°C'}
+          value={plan.document.assessment?.ambientC ?? 20}
+          show={(v) => plain(inUnit(v, 'temperature', fahrenheit ? '°f' : '°c'), 1)}
+          say={(v) => temperatureText(v, fahrenheit)}
+          onCommit={(ambientC) => onCommand({ do: 'setAmbient', ambientC })}
+          onTrouble={(message) => props.onTrouble('ambient', message)}
         />
       </Part>
       <Part label="revision">

@@ -8,7 +8,7 @@ export type SaveState =
   | { kind: 'saved'; at: number }
   | { kind: 'unsaved' }
   | { kind: 'saving' }
-  | { kind: 'away'; what: 'server' | 'database' }
+  | { kind: 'away'; what: 'server' | 'database' | 'disk' }
   | { kind: 'changedElsewhere'; current: StoredPlan }
   | { kind: 'refused'; problem: Problem };
 

@@ -8,7 +8,7 @@ import type {
   Preference,
   Requirement,
 } from './model';
-import { bandsOf, ownCablesOf, runOf } from './model';
+import { bandsOf, newId, ownCablesOf, runOf } from './model';
 
 /** Everything that can be done to a plan on its sheet. One command is one step of undo. */
 export type Command =
@@ -16,8 +16,16 @@ export type Command =
   | { do: 'rename'; name: string }
   | { do: 'moveToSite'; site: string }
   | { do: 'setPower'; powerW: number }
-  | { do: 'setLength'; element: number; lengthM: number }
-  | { do: 'setConnector'; element: number; connectorKey: string }
+  | { do: 'setAmbient'; ambientC: number }
+  | { do: 'setLength'; element: number; lengthM: number; stroke?: string }
+  | { do: 'changeElement'; element: number; to: Element }
+  | { do: 'addElement'; at: number; element: Element }
+  | { do: 'moveElement'; from: number; to: number }
+  | { do: 'removeElement'; element: number }
+  | { do: 'duplicateElement'; element: number }
+  | { do: 'chargeJoints'; flatLossDb: number | null }
+  | { do: 'offerLine'; element: number; offered: boolean }
+  | { do: 'splitLine'; element: number; atM: number }
   | { do: 'putInRun'; cable: { cableKey: string } | OwnCable }
   | { do: 'addBand'; band: Band }
   | { do: 'removeBand'; band: number }
@@ -47,10 +55,29 @@ export function apply(plan: Plan, command: Command): Plan {
       return withElement(plan, command.element, (e) =>
         e.kind === 'LINE' ? { ...e, lengthM: command.lengthM } : e,
       );
-    case 'setConnector':
-      return withElement(plan, command.element, (e) =>
-        e.kind === 'JOINT' ? { id: e.id, kind: 'JOINT', connectorKey: command.connectorKey } : e,
+    case 'setAmbient':
+      return withAssessment(plan, { ambientC: command.ambientC });
+    case 'changeElement':
+      return withElement(plan, command.element, () => command.to);
+    case 'addElement':
+      return withRun(plan, runOf(plan).toSpliced(command.at, 0, command.element));
+    case 'moveElement':
+      return moveElement(plan, command.from, command.to);
+    case 'removeElement':
+      return withRun(plan, runOf(plan).toSpliced(command.element, 1));
+    case 'duplicateElement':
+      return withRun(
+        plan,
+        runOf(plan).flatMap((e, i) => (i === command.element ? [e, { ...e, id: newId() }] : [e])),
       );
+    case 'chargeJoints':
+      return withAssessment(plan, { flatJointLossDb: command.flatLossDb ?? undefined });
+    case 'offerLine':
+      return withElement(plan, command.element, (e) =>
+        e.kind === 'LINE' ? { ...e, candidate: command.offered } : e,
+      );
+    case 'splitLine':
+      return splitLine(plan, command.element, command.atM);
     case 'putInRun':
       return putInRun(plan, command.cable);
     case 'addBand':
@@ -92,7 +119,12 @@ export function burstOf(command: Command): string | null {
     case 'setPower':
     case 'ask':
       return command.do;
+    case 'setAmbient':
+    case 'chargeJoints':
+      return command.do;
     case 'setLength':
+      return `${command.do} ${command.element} ${command.stroke ?? ''}`;
+    case 'changeElement':
       return `${command.do} ${command.element}`;
     case 'renameBand':
     case 'setFrequency':
@@ -103,12 +135,46 @@ export function burstOf(command: Command): string | null {
   }
 }
 
+/** Whether a command is part of one drag, which is one step however long the hand rests. */
+export function isStroke(command: Command): boolean {
+  return command.do === 'setLength' && command.stroke !== undefined;
+}
+
 function withDocument(plan: Plan, change: Partial<Document>): Plan {
   return { ...plan, document: { ...plan.document, ...change } };
 }
 
 function withAssessment(plan: Plan, change: NonNullable<Document['assessment']>): Plan {
   return withDocument(plan, { assessment: { ...plan.document.assessment, ...change } });
+}
+
+function withRun(plan: Plan, run: Element[]): Plan {
+  return withAssessment(plan, { run });
+}
+
+/** Takes an element out and puts it in again so that it ends at the index given. */
+function moveElement(plan: Plan, from: number, to: number): Plan {
+  const run = runOf(plan);
+  const moved = run[from];
+  return moved && to >= 0 && to < run.length
+    ? withRun(plan, run.toSpliced(from, 1).toSpliced(to, 0, moved))
+    : plan;
+}
+
+/** One line becomes two of the same cable, as long together. */
+function splitLine(plan: Plan, index: number, atM: number): Plan {
+  return withRun(
+    plan,
+    runOf(plan).flatMap((e, i) => {
+      const lengthM = e.kind === 'LINE' ? (e.lengthM ?? 0) : 0;
+      if (i !== index || e.kind !== 'LINE' || atM <= 0 || atM >= lengthM) return [e];
+      const rest = Number((lengthM - atM).toFixed(6));
+      return [
+        { ...e, lengthM: atM },
+        { ...e, id: newId(), lengthM: rest },
+      ];
+    }),
+  );
 }
 
 function withElement(plan: Plan, index: number, change: (e: Element) => Element): Plan {

@@ -1,5 +1,5 @@
 import type { Command } from './commands';
-import { apply, burstOf } from './commands';
+import { apply, burstOf, isStroke } from './commands';
 import type { Plan } from './model';
 
 /** A plan with what it was before and what was undone. */
@@ -44,8 +44,8 @@ function after(history: History, command: Command, at: number): History {
   const present = apply(history.present, command);
   if (JSON.stringify(present) === JSON.stringify(history.present)) return history;
   const key = burstOf(command);
-  const goesOn =
-    key !== null && history.burst?.key === key && at - history.burst.at <= BURST_PAUSE_MS;
+  const isSame = key !== null && history.burst?.key === key;
+  const goesOn = isSame && (isStroke(command) || at - (history.burst?.at ?? 0) <= BURST_PAUSE_MS);
   const past = goesOn ? history.past : [...history.past, history.present].slice(-MOST_STEPS);
   return { past, present, future: [], burst: key === null ? null : { key, at } };
 }

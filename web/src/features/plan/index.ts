@@ -1,3 +1,3 @@
 export { newPlan, revisionNumber } from './model';
 export { PlanPage } from './PlanPage';
-export { ribbonPath, slotsOf, thicknesses } from './ribbonLayout';
+export { ribbonPath, slotsOf, thicknesses } from './run/ribbonLayout';

@@ -3,6 +3,7 @@ import type { ComparisonRequest, CableType, Schemas, StoredPlan } from '../../ap
 export type Document = Schemas['PlanDocument'];
 export type Element = NonNullable<Schemas['AssessmentRequest']['run']>[number];
 export type Line = Extract<Element, { kind: 'LINE' }>;
+export type Joint = Extract<Element, { kind: 'JOINT' }>;
 export type Band = Schemas['BandRequest'];
 export type Requirement = Schemas['RequirementRequest'];
 export type OwnCable = Schemas['CandidateRequest'];
@@ -105,7 +106,10 @@ export function comparisonOf(
 }
 
 /** A new plan: a home run that shows something at once and can be changed in every part. */
-export function newPlan(preference: Preference = 'LEAST_COST'): Plan {
+export function newPlan(
+  preference: Preference = 'LEAST_COST',
+  flatJointLossDb: number | null = null,
+): Plan {
   return {
     site: '',
     name: 'New plan',
@@ -114,6 +118,7 @@ export function newPlan(preference: Preference = 'LEAST_COST'): Plan {
       assessment: {
         radio: { powerW: 100, impedanceOhm: 50, matching: 'NONE', foldback: false, duty: 0.25 },
         ambientC: 20,
+        ...(flatJointLossDb !== null && { flatJointLossDb }),
         run: [
           { id: 'j1', kind: 'JOINT', connectorKey: 'uhf' },
           { id: 'main', kind: 'LINE', cableKey: 'rg-58', lengthM: 20, candidate: true },
@@ -128,9 +133,14 @@ export function newPlan(preference: Preference = 'LEAST_COST'): Plan {
   };
 }
 
+/** Names an element or a band of one plan. */
+export function newId(): string {
+  return crypto.randomUUID().slice(0, 8);
+}
+
 export function band(name: string, frequencyMHz: number): Band {
   return {
-    id: crypto.randomUUID().slice(0, 8),
+    id: newId(),
     name,
     frequencyMHz,
     matching: usualMatching(frequencyMHz),

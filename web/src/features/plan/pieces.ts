@@ -1,4 +1,4 @@
-import { frequencyText, plain, powerText } from '../../units';
+import { frequencyText, plain, powerText, temperatureText } from '../../units';
 import { askedText, words } from '../../words';
 import type { Plan } from './model';
 import {
@@ -22,13 +22,15 @@ export interface Piece {
   take: (plan: Plan, from: Plan) => Plan;
 }
 
-const ASSESSED = (key: 'radio' | 'run' | 'bands') => (plan: Plan, from: Plan) => ({
-  ...plan,
-  document: {
-    ...plan.document,
-    assessment: { ...plan.document.assessment, [key]: from.document.assessment?.[key] },
-  },
-});
+const ASSESSED =
+  (key: 'radio' | 'run' | 'bands' | 'ambientC' | 'flatJointLossDb') =>
+  (plan: Plan, from: Plan) => ({
+    ...plan,
+    document: {
+      ...plan.document,
+      assessment: { ...plan.document.assessment, [key]: from.document.assessment?.[key] },
+    },
+  });
 
 const ASKED = (key: 'requirements' | 'candidates' | 'preference') => (plan: Plan, from: Plan) => ({
   ...plan,
@@ -60,6 +62,21 @@ export const PIECES: readonly Piece[] = [
         )
         .join('; '),
     take: ASSESSED('bands'),
+  },
+  {
+    key: 'day',
+    label: 'temperature of the day',
+    tell: (plan) => temperatureText(plan.document.assessment?.ambientC ?? 20, false),
+    take: ASSESSED('ambientC'),
+  },
+  {
+    key: 'joints',
+    label: 'joints lose',
+    tell: (plan) => {
+      const flat = plan.document.assessment?.flatJointLossDb;
+      return flat === undefined ? 'what is typical' : `${plain(flat)} dB each`;
+    },
+    take: ASSESSED('flatJointLossDb'),
   },
   { key: 'asked', label: 'what is asked', tell: tellAsked, take: ASKED('requirements') },
   {

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { BandAssessment, CableType, Ledger, Row } from '../../api';
 import { Away, Refused, useLedger } from '../../api';
+import { awayText, capital } from '../../words';
 import type { Plan } from './model';
 import { comparisonOf } from './model';
 
@@ -51,7 +52,7 @@ export function useRows(
 
 function sentenceOf(error: Error): string {
   if (error instanceof Refused) return `${error.message}.`;
-  if (error instanceof Away) return `The ${error.what} does not answer; trying again.`;
+  if (error instanceof Away) return capital(`${awayText(error.what)}.`);
   return error.message;
 }
 

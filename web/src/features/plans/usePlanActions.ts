@@ -21,7 +21,10 @@ export function usePlanActions() {
       mutationFn: () =>
         answered(
           api.POST('/api/plans', {
-            body: { id: crypto.randomUUID(), ...newPlan(settings.preference) },
+            body: {
+              id: crypto.randomUUID(),
+              ...newPlan(settings.preference, settings.flatJointLossDb),
+            },
           }),
         ),
       onSuccess: (plan) => {

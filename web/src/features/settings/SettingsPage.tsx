@@ -15,7 +15,7 @@ export function SettingsPage() {
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <div className="mx-auto flex max-w-2xl flex-col gap-5">
           <h1 className="text-[20px] font-bold">Settings</h1>
-          <OneOf
+          <Setting
             label="Powers are read in"
             name="reading"
             value={settings.reading}
@@ -27,7 +27,7 @@ export function SettingsPage() {
             ]}
             onChange={change}
           />
-          <OneOf
+          <Setting
             label="Lengths"
             name="lengths"
             value={settings.lengths}
@@ -37,7 +37,17 @@ export function SettingsPage() {
             ]}
             onChange={change}
           />
-          <OneOf
+          <Setting
+            label="Temperatures"
+            name="temperatures"
+            value={settings.temperatures}
+            options={[
+              ['CELSIUS', '°C'],
+              ['FAHRENHEIT', '°F'],
+            ]}
+            onChange={change}
+          />
+          <Setting
             label="Sheet"
             name="palette"
             value={settings.palette}
@@ -48,7 +58,7 @@ export function SettingsPage() {
             ]}
             onChange={change}
           />
-          <OneOf
+          <Setting
             label="A new plan's ledger begins with"
             name="preference"
             value={settings.preference}
@@ -58,7 +68,8 @@ export function SettingsPage() {
             ]}
             onChange={change}
           />
-          <OneOf
+          <Joints value={settings.flatJointLossDb} onChange={change} />
+          <Setting
             label="Bands offered are those of"
             name="region"
             value={settings.region}
@@ -71,7 +82,7 @@ export function SettingsPage() {
           />
           <Currency value={settings.currency} onChange={change} />
           <Licence value={settings.licencePowerW} onChange={change} />
-          <OneOf
+          <Setting
             label="Single letters are shortcuts"
             name="letterShortcuts"
             value={settings.letterShortcuts}
@@ -81,7 +92,7 @@ export function SettingsPage() {
             ]}
             onChange={change}
           />
-          <OneOf
+          <Setting
             label="The demo's plans are"
             name="demoHidden"
             value={settings.demoHidden}
@@ -99,12 +110,13 @@ export function SettingsPage() {
 
 type Change = (change: SettingsChange) => void;
 
-function OneOf<T extends string | number | boolean>({
-  label,
+type Option = string | number | boolean;
+
+/** One of a few that is stored as it is picked. */
+function Setting<T extends Option>({
   name,
-  value,
-  options,
   onChange,
+  ...rest
 }: {
   label: string;
   name: keyof SettingsChange;
@@ -112,10 +124,24 @@ function OneOf<T extends string | number | boolean>({
   options: readonly (readonly [T, string])[];
   onChange: Change;
 }) {
+  return <OneOf {...rest} onPick={(chosen) => onChange({ [name]: chosen })} />;
+}
+
+function OneOf<T extends Option>({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onPick: (chosen: T) => void;
+}) {
   return (
     <RadioGroup
       value={value}
-      onChange={(chosen: T) => onChange({ [name]: chosen })}
+      onChange={onPick}
       aria-label={label}
       className="grid items-baseline gap-x-4 gap-y-1 border-b border-hairline pb-4 min-[600px]:grid-cols-[240px_1fr]"
     >
@@ -140,6 +166,41 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
     <div className="grid items-baseline gap-x-4 gap-y-1 border-b border-hairline pb-4 min-[600px]:grid-cols-[240px_1fr]">
       <span className="text-soft">{label}</span>
       {children}
+    </div>
+  );
+}
+
+const USUAL_FLAT_LOSS_DB = 0.2;
+
+/** Two schools: at HF a joint cannot be measured; or every joint is charged a flat couple of tenths. */
+function Joints({ value, onChange }: { value: number | null; onChange: Change }) {
+  return (
+    <div className="flex flex-col gap-1">
+      <OneOf
+        label="Each joint of a new plan loses"
+        value={value === null ? 'typical' : 'flat'}
+        options={[
+          ['typical', 'what is typical of its connector'],
+          ['flat', 'a flat figure'],
+        ]}
+        onPick={(chosen) =>
+          onChange({ flatJointLossDb: chosen === 'flat' ? USUAL_FLAT_LOSS_DB : null })
+        }
+      />
+      {value !== null && (
+        <Labelled label="the flat figure">
+          <QuantityField
+            label="flat loss of a joint"
+            kind="elementLoss"
+            unit="db"
+            unitLabel="dB"
+            value={value}
+            show={(v) => plain(v)}
+            say={(v) => `${plain(v)} dB`}
+            onCommit={(flatJointLossDb) => onChange({ flatJointLossDb })}
+          />
+        </Labelled>
+      )}
     </div>
   );
 }

@@ -10,7 +10,10 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -86,28 +89,29 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
 
         /** Runs the script and answers what it said; it must succeed. */
         String eskiz(String... arguments) {
-            try {
-                Path output = Files.createTempFile("eskiz-e2e-", ".log");
-                var command = new ProcessBuilder()
-                        .command("../eskiz")
-                        .redirectErrorStream(true)
-                        .redirectOutput(output.toFile());
-                command.command().addAll(List.of(arguments));
-                command.environment().put("ESKIZ_DATA", data.toString());
-                command.environment().put("ESKIZ_PORT", Integer.toString(port));
-                command.environment().put("ESKIZ_BUILT", "yes");
-                command.redirectInput(ProcessBuilder.Redirect.from(new File("/dev/null")));
-                Process process = command.start();
-                if (!process.waitFor(120, TimeUnit.SECONDS) || process.exitValue() != 0) {
-                    throw new IllegalStateException("eskiz " + arguments[0] + ": " + Files.readString(output));
-                }
-                return Files.readString(output);
-            } catch (IOException e) {
-                throw new IllegalStateException(e);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                throw new IllegalStateException(e);
-            }
+            List<String> command = new ArrayList<>(List.of("../eskiz"));
+            command.addAll(List.of(arguments));
+            return run(
+                    Map.of(
+                            "ESKIZ_DATA", data.toString(),
+                            "ESKIZ_PORT", Integer.toString(port),
+                            "ESKIZ_BUILT", "yes"),
+                    command);
+        }
+
+        /** Does something to the database behind the server's back; the script must have it running. */
+        void psql(String sql) throws IOException {
+            run(
+                    Map.of(
+                            "PGPASSWORD",
+                            Files.readString(data.resolve("db.password")),
+                            "PGHOST",
+                            "127.0.0.1",
+                            "PGPORT",
+                            Files.readString(data.resolve("db.port")).trim(),
+                            "PGUSER",
+                            "eskiz"),
+                    List.of("psql", "-X", "-q", "-v", "ON_ERROR_STOP=1", "-d", "eskiz", "-c", sql));
         }
     }
 
@@ -137,17 +141,41 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
             browser.close();
             playwright.close();
             server.eskiz("stop");
-            try (var files = Files.walk(server.data())) {
-                files.sorted(java.util.Comparator.reverseOrder())
-                        .map(Path::toFile)
-                        .forEach(File::delete);
-            }
+            deleteAll(server.data());
         }
+    }
 
-        private static int freePort() throws IOException {
-            try (ServerSocket socket = new ServerSocket(0)) {
-                return socket.getLocalPort();
+    static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    static void deleteAll(Path folder) throws IOException {
+        try (var files = Files.walk(folder)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+        }
+    }
+
+    /** Runs a command without input and answers what it said; it must succeed. */
+    static String run(Map<String, String> environment, List<String> command) {
+        try {
+            Path output = Files.createTempFile("eskiz-e2e-", ".log");
+            var builder = new ProcessBuilder(command)
+                    .redirectErrorStream(true)
+                    .redirectOutput(output.toFile())
+                    .redirectInput(ProcessBuilder.Redirect.from(new File("/dev/null")));
+            builder.environment().putAll(environment);
+            Process process = builder.start();
+            if (!process.waitFor(120, TimeUnit.SECONDS) || process.exitValue() != 0) {
+                throw new IllegalStateException(String.join(" ", command) + ": " + Files.readString(output));
             }
+            return Files.readString(output);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
         }
     }
 }

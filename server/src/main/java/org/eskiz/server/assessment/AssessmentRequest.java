@@ -10,12 +10,16 @@ import org.eskiz.server.http.Within;
  * A run, what feeds it, and the bands to look at.
  *
  * @param ambientC temperature of the cable, default 20
+ * @param flatJointLossDb what every joint is charged that states no loss of its own, in dB; null for what is typical of
+ *     its connector
  */
 public record AssessmentRequest(
         @Valid RadioRequest radio,
 
         @Within(what = "ambient temperature in °C", min = -60, max = 120)
         Double ambientC,
+
+        @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
 
         @Size(max = MOST_ELEMENTS, message = "must be at most {max} elements")
         List<@Valid @NotNull(message = "must be an element, not null") ElementRequest> run,

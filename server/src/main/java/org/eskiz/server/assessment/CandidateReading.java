@@ -1,5 +1,6 @@
 package org.eskiz.server.assessment;
 
+import java.math.BigDecimal;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -79,7 +80,7 @@ final class CandidateReading {
             if (asked.cableKey() != null) {
                 add(catalogue.cableType(asked.cableKey()).orElseThrow());
             } else {
-                add(asked.id(), asked.name(), asked.cable());
+                add(asked.id(), asked.name(), asked.cable(), asked.price());
             }
         }
     }
@@ -104,7 +105,7 @@ final class CandidateReading {
                 .findFirst()
                 .orElseGet(() -> {
                     String id = line.id() == null || entries.containsKey(line.id()) ? PRESENT : line.id();
-                    add(id, line.name(), line.cable());
+                    add(id, line.name(), line.cable(), null);
                     return id;
                 });
     }
@@ -122,13 +123,18 @@ final class CandidateReading {
         entries.putIfAbsent(type.key(), new Entry(candidate, facts.name(), type.key(), null, sample));
     }
 
-    private void add(String id, String name, CableRequest cable) {
-        var candidate = new Candidate(id, reading.cable(null, cable), false, Optional.empty(), OptionalDouble.empty());
+    private void add(String id, String name, CableRequest cable, CandidateRequest.PriceRequest price) {
+        var candidate = new Candidate(id, reading.cable(null, cable), false, price(price), OptionalDouble.empty());
         entries.put(id, new Entry(candidate, name == null ? id : name, null, cable, false));
     }
 
     private static Optional<Money> price(CableType.Price price) {
         return Optional.ofNullable(price).map(p -> new Money(p.perM(), Currency.getInstance(p.currency())));
+    }
+
+    private static Optional<Money> price(CandidateRequest.PriceRequest price) {
+        return Optional.ofNullable(price)
+                .map(p -> new Money(BigDecimal.valueOf(p.perM()), Currency.getInstance(p.currency())));
     }
 
     /**

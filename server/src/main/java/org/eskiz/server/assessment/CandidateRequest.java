@@ -1,23 +1,36 @@
 package org.eskiz.server.assessment;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.http.CurrencyCode;
 import org.eskiz.server.http.PlainText;
+import org.eskiz.server.http.Within;
 
 /**
  * A cable to be tried: a key of the catalogue, or a cable written out under an id of the client's.
  *
  * @param id for a cable written out; it becomes the id of the row
  * @param name what the operator calls a cable written out
+ * @param price of a cable written out; null where it is not known
  */
 public record CandidateRequest(
         @PlainText(max = 64) String id,
         @PlainText(max = 120) String name,
         @PlainText(max = 64) String cableKey,
-        @Valid CableRequest cable) {
+        @Valid CableRequest cable,
+        @Valid PriceRequest price) {
+
+    /** What a cable written out costs. */
+    public record PriceRequest(
+            @NotNull(message = "must be given") @Within(what = "price per metre", min = 0, max = 1e6)
+            Double perM,
+
+            @NotNull(message = "must be given") @CurrencyCode
+            String currency) {}
 
     /** A cable of the catalogue. */
     public static CandidateRequest ofCatalogue(CableType type) {
-        return new CandidateRequest(null, null, type.key(), null);
+        return new CandidateRequest(null, null, type.key(), null, null);
     }
 }

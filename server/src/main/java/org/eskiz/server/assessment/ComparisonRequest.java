@@ -11,6 +11,7 @@ import org.eskiz.server.http.Within;
 /**
  * An assessment whose run marks one or more lines as {@code candidate}, and what to make of it.
  *
+ * @param flatJointLossDb as in an {@link AssessmentRequest}
  * @param candidates null or empty for the whole catalogue; the present cable is always a row
  * @param requirements what is asked on every band; null or empty for nothing
  * @param preference order of the rows, default {@code LEAST_COST}
@@ -21,6 +22,8 @@ public record ComparisonRequest(
 
         @Within(what = "ambient temperature in °C", min = -60, max = 120)
         Double ambientC,
+
+        @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
 
         @Size(max = AssessmentRequest.MOST_ELEMENTS, message = "must be at most {max} elements")
         List<@Valid @NotNull(message = "must be an element, not null") ElementRequest> run,
@@ -45,6 +48,6 @@ public record ComparisonRequest(
             @Within(what = "band", min = 0, max = 63) Integer band) {}
 
     AssessmentRequest assessment() {
-        return new AssessmentRequest(radio, ambientC, run, bands);
+        return new AssessmentRequest(radio, ambientC, flatJointLossDb, run, bands);
     }
 }

@@ -33,7 +33,9 @@ final class CoreReading {
     }
 
     Run run(AssessmentRequest request) {
-        return new Run(request.run().stream().map(this::element).toList());
+        return new Run(request.run().stream()
+                .map(e -> element(e, request.flatJointLossDb()))
+                .toList());
     }
 
     static List<Band> bands(AssessmentRequest request) {
@@ -63,12 +65,12 @@ final class CoreReading {
         return new Load.Impedance(load.resistanceOhm(), load.reactanceOhm());
     }
 
-    private Element element(ElementRequest element) {
+    private Element element(ElementRequest element, Double flatJointLossDb) {
         if (element instanceof ElementRequest.Line line) {
             return new Element.Line(cable(line.cableKey(), line.cable()), line.lengthM());
         }
         if (element instanceof ElementRequest.Joint joint) {
-            return joint(joint);
+            return joint(joint, flatJointLossDb);
         }
         if (element instanceof ElementRequest.Device device) {
             return new Element.Pad(flat(device.lossDb()), optional(device.impedanceOhm()));
@@ -77,12 +79,16 @@ final class CoreReading {
         return new Element.Transformer(transformer.impedanceRatio(), flat(transformer.lossDb()));
     }
 
-    private Element joint(ElementRequest.Joint joint) {
+    /** The schools of joint loss: a figure of its own, a flat one for every joint, or what is typical of the connector. */
+    private Element joint(ElementRequest.Joint joint, Double flatJointLossDb) {
         if (joint.connectorKey() == null) {
             return new Element.Pad(flat(joint.lossDb()), optional(joint.impedanceOhm()));
         }
         Connector c = catalogue.connector(joint.connectorKey()).orElseThrow();
-        var loss = new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz());
+        Double stated = or(joint.lossDb(), flatJointLossDb);
+        InsertionLoss loss = stated == null
+                ? new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz())
+                : flat(stated);
         return new Element.Pad(loss, OptionalDouble.of(requireNonNullElse(joint.impedanceOhm(), c.impedanceOhm())));
     }
 

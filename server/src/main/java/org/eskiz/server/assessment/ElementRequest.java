@@ -49,7 +49,7 @@ public sealed interface ElementRequest {
             Boolean candidate)
             implements ElementRequest {}
 
-    /** One mated pair of connectors: a key of the catalogue, or a loss. */
+    /** One mated pair of connectors: a key of the catalogue, a loss of its own, or both. */
     record Joint(
             @PlainText(max = 64) String id,
             @PlainText(max = 120) String name,

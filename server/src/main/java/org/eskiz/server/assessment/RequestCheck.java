@@ -56,7 +56,9 @@ final class RequestCheck {
             require(path + ".lengthM", line.lengthM());
             complete(path + ".cable", line.cable());
         } else if (element instanceof ElementRequest.Joint joint) {
-            exactlyOne(path, "connectorKey or lossDb", joint.connectorKey(), joint.lossDb());
+            if (joint.connectorKey() == null && joint.lossDb() == null) {
+                faults.add(path, "must have a connectorKey, a lossDb of its own, or both");
+            }
         } else if (element instanceof ElementRequest.Transformer transformer) {
             require(path + ".impedanceRatio", transformer.impedanceRatio());
         }

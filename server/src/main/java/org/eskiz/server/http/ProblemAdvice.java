@@ -1,5 +1,6 @@
 package org.eskiz.server.http;
 
+import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
 import org.hibernate.exception.JDBCConnectionException;
@@ -31,6 +32,9 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 class ProblemAdvice {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+
+    /** PostgreSQL's error code. */
+    private static final String DISK_FULL = "53100";
 
     @ExceptionHandler(InvalidRequestException.class)
     ResponseEntity<ProblemDetail> invalid(InvalidRequestException e) {
@@ -116,11 +120,22 @@ class ProblemAdvice {
     })
     ResponseEntity<ProblemDetail> databaseAway(Exception e) {
         LOG.error("the database did not answer as it should", e);
+        if (causeOf(e, SQLException.class).filter(ProblemAdvice::isDiskFull).isPresent()) {
+            return problem(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "Disk full",
+                    "the disk of the data folder is full; nothing was changed, make room and try again",
+                    List.of());
+        }
         return problem(
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "Database away",
                 "the database does not answer; nothing was changed, try again in a moment",
                 List.of());
+    }
+
+    private static boolean isDiskFull(SQLException e) {
+        return DISK_FULL.equals(e.getSQLState());
     }
 
     /** Spring's own refusals (no such method, wrong media type, no such page) and whatever was not foreseen. */

@@ -2,8 +2,8 @@ package org.eskiz.server.operator;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Pattern;
 import org.eskiz.core.choice.Preference;
+import org.eskiz.server.http.CurrencyCode;
 import org.eskiz.server.http.OrNull;
 import org.eskiz.server.http.Within;
 
@@ -12,6 +12,9 @@ import org.eskiz.server.http.Within;
  *
  * @param version the version that was read; counts up with every change
  * @param reading how a power is read
+ * @param temperatures unit of the day's temperature
+ * @param flatJointLossDb the school that charges every joint of a new plan this much, in dB; null for what is typical of
+ *     the connector
  * @param currency ISO 4217, in which the operator's own prices are meant
  * @param region ITU region whose bands are offered
  * @param licencePowerW the operator's own note of the most power they may use; null for none. It is a reminder, never a
@@ -25,10 +28,12 @@ public record Settings(
         @NotNull(message = "must be given") Long version,
         @NotNull(message = "must be given") Reading reading,
         @NotNull(message = "must be given") LengthUnit lengths,
+        @NotNull(message = "must be given") TemperatureUnit temperatures,
 
-        @NotNull(message = "must be given")
-        @Pattern(regexp = "[A-Z]{3}", message = "must be three capital letters such as EUR")
-        String currency,
+        @OrNull @Within(what = "loss of one joint in dB", min = 0, max = 60)
+        Double flatJointLossDb,
+
+        @NotNull(message = "must be given") @CurrencyCode String currency,
 
         @NotNull(message = "must be given") @Within(what = "ITU region", min = 1, max = 3)
         Integer region,
@@ -43,13 +48,26 @@ public record Settings(
 
     /** What stands until the operator says otherwise. */
     static final Settings DEFAULTS = new Settings(
-            0L, Reading.WATTS, LengthUnit.METRES, "EUR", 1, null, Preference.LEAST_COST, Palette.SYSTEM, true, false);
+            0L,
+            Reading.WATTS,
+            LengthUnit.METRES,
+            TemperatureUnit.CELSIUS,
+            null,
+            "EUR",
+            1,
+            null,
+            Preference.LEAST_COST,
+            Palette.SYSTEM,
+            true,
+            false);
 
     Settings atVersion(long now) {
         return new Settings(
                 now,
                 reading,
                 lengths,
+                temperatures,
+                flatJointLossDb,
                 currency,
                 region,
                 licencePowerW,
@@ -71,6 +89,11 @@ public record Settings(
     public enum LengthUnit {
         METRES,
         FEET
+    }
+
+    public enum TemperatureUnit {
+        CELSIUS,
+        FAHRENHEIT
     }
 
     /** Day sheet, night sheet, or as the system says. */

@@ -1,20 +1,15 @@
-import type { BandAssessment, Connector } from '../../api';
-import { usePreferences } from '../../app/preferences';
-import { Choice, QuantityField } from '../../ui';
-import {
-  figureOf,
-  fixed,
-  lengthFigure,
-  lengthText,
-  plain,
-  powerText,
-  shownReading,
-  unitOf,
-} from '../../units';
-import type { Level } from '../../units';
-import type { Command } from './commands';
-import type { Band, Element, Plan } from './model';
-import { powerOn, runOf } from './model';
+import type { BandAssessment, CableType, Connector } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { QuantityField } from '../../../ui';
+import { figureOf, fixed, plain, powerText, shownReading, unitOf } from '../../../units';
+import type { Level } from '../../../units';
+import type { Command } from '../commands';
+import type { Band, Element, Plan } from '../model';
+import { powerOn, runOf } from '../model';
+import { lengthLabel } from './ElementLabel';
+import { ElementPanel } from './ElementPanel';
+import { LengthField } from './LengthField';
+import { useWalk } from './useWalk';
 import { boundaryLevels, fallAlong, receivedLevels, thicknesses } from './ribbonLayout';
 
 const FULL = 72;
@@ -26,6 +21,7 @@ interface Props {
   band: Band | undefined;
   assessment: BandAssessment | undefined;
   cableName: string;
+  catalogue: CableType[];
   connectors: Connector[];
   stale: boolean;
   onCommand: (command: Command) => void;
@@ -37,6 +33,7 @@ export function UprightRibbon(props: Props) {
   const { plan, band, assessment, stale } = props;
   const { reading } = usePreferences();
   const run = runOf(plan);
+  const walk = useWalk(run.length, props.onCommand);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const levels = assessment
@@ -59,12 +56,16 @@ export function UprightRibbon(props: Props) {
           />
         </svg>
       </div>
-      <ol aria-label="elements from antenna to radio">
+      <ol aria-label="elements from antenna to radio" onKeyDown={walk.onKeyDown}>
         {run
           .map((element, i) => ({ element, i }))
           .toReversed()
           .map(({ element, i }) => (
-            <li key={element.id ?? i} className="flex items-stretch gap-4">
+            <li
+              key={element.id ?? i}
+              className="flex items-stretch gap-4"
+              onFocus={() => walk.setCurrent(i)}
+            >
               <Piece
                 height={element.kind === 'LINE' ? LINE_HEIGHT : JOINT_HEIGHT}
                 top={thickness[i + 1]}
@@ -78,6 +79,9 @@ export function UprightRibbon(props: Props) {
                   {...props}
                   element={element}
                   index={i}
+                  count={run.length}
+                  flatJointLossDb={plan.document.assessment?.flatJointLossDb}
+                  isStop={i === walk.current}
                   reading={`${levels[i + 1] ? figureOf(levels[i + 1] as Level, shown) : '–'} ${unitOf(shown)}`}
                 />
               </div>
@@ -152,16 +156,25 @@ function Piece({
   );
 }
 
+interface Labelled {
+  element: Element;
+  index: number;
+  count: number;
+  flatJointLossDb: number | undefined;
+  isStop: boolean;
+  reading: string;
+}
+
 function Label({
   element,
   index,
   reading,
   assessment,
-  cableName,
-  connectors,
+  isStop,
   onCommand,
-  onTrouble,
-}: Props & { element: Element; index: number; reading: string }) {
+  ...rest
+}: Props & Labelled) {
+  const context = { ...rest, onCommand };
   const { lengths } = usePreferences();
   const loss = assessment?.elements[index]?.lossDb;
   const figures = (
@@ -170,25 +183,21 @@ function Label({
       {loss !== undefined && `, ${fixed(-loss, 2)} dB`}
     </span>
   );
-  if (element.kind === 'JOINT' && element.connectorKey) {
-    return (
-      <span className="flex flex-wrap items-center gap-x-3">
-        <Choice
-          label={index === 0 ? 'connector at the radio' : 'connector at the antenna'}
-          value={element.connectorKey}
-          options={connectors.map((c) => ({ value: c.key, text: c.name.replace(/ \(.*/, '') }))}
-          onChange={(connectorKey) =>
-            onCommand({ do: 'setConnector', element: index, connectorKey })
-          }
-        />
-        {figures}
-      </span>
-    );
-  }
+  const name = (
+    <ElementPanel
+      {...context}
+      element={element}
+      index={index}
+      lossDb={loss}
+      isStop={isStop}
+      className={element.kind === 'LINE' ? 'min-h-11 font-semibold' : 'min-h-11'}
+    />
+  );
   if (element.kind !== 'LINE') {
     return (
-      <span>
-        {element.name ?? element.kind.toLowerCase()} {figures}
+      <span className="flex flex-wrap items-center gap-x-3">
+        {name}
+        {figures}
       </span>
     );
   }
@@ -198,7 +207,7 @@ function Label({
     onCommand({ do: 'setLength', element: index, lengthM: Number(metres.toFixed(4)) });
   return (
     <>
-      <span className="font-semibold">{element.candidate ? cableName : element.name}</span>
+      {name}
       <span className="flex items-center gap-1">
         <Step
           label="shorter"
@@ -206,18 +215,12 @@ function Label({
           disabled={lengthM <= step}
           onClick={() => setLength(lengthM - step)}
         />
-        <QuantityField
-          label="length"
-          kind="length"
-          unit={lengths}
-          unitLabel={lengths}
-          value={element.lengthM}
-          least={0.01}
-          show={(v) => lengthFigure(v, lengths)}
-          say={(v) => lengthText(v, lengths)}
-          className="font-semibold"
-          onCommit={setLength}
-          onTrouble={(message) => onTrouble('length', message)}
+        <LengthField
+          element={element}
+          index={index}
+          label={lengthLabel(element, context)}
+          onCommand={onCommand}
+          onTrouble={context.onTrouble}
         />
         <Step label="longer" text="+" disabled={false} onClick={() => setLength(lengthM + step)} />
       </span>

@@ -1,6 +1,6 @@
-import type { BandAssessment } from '../../api';
-import type { Level } from '../../units';
-import { fractionLeft, lossBetween } from '../../units';
+import type { BandAssessment } from '../../../api';
+import type { Level } from '../../../units';
+import { fractionLeft, lossBetween } from '../../../units';
 
 /** Where an element is drawn, px from the left edge of the run. */
 export interface Slot {

@@ -1,22 +1,16 @@
 import { PatternLines } from '@visx/pattern';
-import type { BandAssessment, Connector } from '../../api';
-import { usePreferences } from '../../app/preferences';
-import { Choice, QuantityField, useWidth } from '../../ui';
-import {
-  figureOf,
-  fixed,
-  lengthFigure,
-  lengthText,
-  levelText,
-  plain,
-  powerText,
-  shownReading,
-  unitOf,
-} from '../../units';
-import type { Level } from '../../units';
-import type { Command } from './commands';
-import type { Band, Element, Plan } from './model';
-import { bandName, powerOn, runOf } from './model';
+import { useState } from 'react';
+import type { BandAssessment, CableType, Connector } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { QuantityField, useWidth } from '../../../ui';
+import { figureOf, levelText, plain, powerText, shownReading, unitOf } from '../../../units';
+import type { Level } from '../../../units';
+import type { Command } from '../commands';
+import type { Band, Element, Plan } from '../model';
+import { bandName, powerOn, runOf } from '../model';
+import { ElementLabel } from './ElementLabel';
+import { RunTable } from './RunTable';
+import { useWalk } from './useWalk';
 import { boundaryLevels, receivedLevels, ribbonPath, slotsOf, thicknesses } from './ribbonLayout';
 import type { Slot } from './ribbonLayout';
 
@@ -38,6 +32,7 @@ interface Props {
   cableName: string;
   /** The row pointed at, drawn as an outline. */
   pointedAt: BandAssessment | undefined;
+  catalogue: CableType[];
   connectors: Connector[];
   stale: boolean;
   onCommand: (command: Command) => void;
@@ -50,6 +45,8 @@ export function Ribbon(props: Props) {
   const { reading } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const run = runOf(plan);
+  const walk = useWalk(run.length, props.onCommand);
+  const [asTable, setAsTable] = useState(false);
   const runWidth = Math.max(LEAST_RUN_WIDTH, width - RADIO_WIDTH - STUB - ANTENNA_WIDTH);
   const slots = slotsOf(run, runWidth);
   const radioW = powerOn(plan, band);
@@ -128,25 +125,42 @@ export function Ribbon(props: Props) {
 
         <ol
           aria-label="elements from radio to antenna"
-          className="relative h-14"
+          className="relative h-[70px]"
           style={{ marginLeft: RADIO_WIDTH + STUB, width: runWidth }}
+          onKeyDown={walk.onKeyDown}
         >
           {run.map((element, i) => (
             <li
               key={element.id ?? i}
               className="absolute flex flex-col items-center text-center"
               style={{ left: slots[i]?.x ?? 0, width: slots[i]?.width ?? 0 }}
+              onFocus={() => walk.setCurrent(i)}
             >
               <ElementLabel
                 {...props}
+                count={run.length}
+                flatJointLossDb={plan.document.assessment?.flatJointLossDb}
                 element={element}
                 index={i}
+                width={slots[i]?.width ?? 0}
                 lossDb={assessment?.elements[i]?.lossDb}
+                isStop={i === walk.current}
               />
             </li>
           ))}
         </ol>
+        <button
+          type="button"
+          aria-expanded={asTable}
+          className="quiet absolute bottom-0 left-0 text-[11px]"
+          onClick={() => setAsTable(!asTable)}
+        >
+          {asTable ? 'without the table' : 'as a table'}
+        </button>
       </div>
+      {asTable && (
+        <RunTable {...props} run={run} assessment={assessment} levels={levels} shown={shown} />
+      )}
     </section>
   );
 }
@@ -272,75 +286,5 @@ function RadioBox({ plan, band, onCommand, onTrouble }: Props) {
         />
       )}
     </div>
-  );
-}
-
-function ElementLabel({
-  element,
-  index,
-  lossDb,
-  cableName,
-  connectors,
-  onCommand,
-  onTrouble,
-}: Props & { element: Element; index: number; lossDb: number | undefined }) {
-  const { lengths } = usePreferences();
-  const loss = lossDb === undefined ? '' : `${fixed(-lossDb, 2)} dB`;
-  if (element.kind === 'LINE') {
-    return (
-      <>
-        <Bracket />
-        <span className="flex items-baseline gap-1.5 whitespace-nowrap">
-          <span className="max-w-40 truncate">{element.candidate ? cableName : element.name}</span>
-          <QuantityField
-            label="length"
-            kind="length"
-            unit={lengths}
-            unitLabel={lengths}
-            value={element.lengthM}
-            least={0.01}
-            show={(v) => lengthFigure(v, lengths)}
-            say={(v) => lengthText(v, lengths)}
-            className="font-semibold"
-            onCommit={(lengthM) => onCommand({ do: 'setLength', element: index, lengthM })}
-            onTrouble={(message) => onTrouble('length', message)}
-          />
-        </span>
-        <span className="figures text-[11px] text-soft">{loss}</span>
-      </>
-    );
-  }
-  if (element.kind === 'JOINT' && element.connectorKey) {
-    return (
-      <>
-        <Choice
-          label={index === 0 ? 'connector at the radio' : 'connector at the antenna'}
-          value={element.connectorKey}
-          options={connectors.map((c) => ({ value: c.key, text: c.name.replace(/ \(.*/, '') }))}
-          className="mt-2 text-[12px]"
-          onChange={(connectorKey) =>
-            onCommand({ do: 'setConnector', element: index, connectorKey })
-          }
-        />
-        <span className="figures text-[11px] whitespace-nowrap text-soft">{loss}</span>
-      </>
-    );
-  }
-  return (
-    <>
-      <span className="mt-2 truncate text-[12px]">
-        {element.name ?? element.kind.toLowerCase()}
-      </span>
-      <span className="figures text-[11px] whitespace-nowrap text-soft">{loss}</span>
-    </>
-  );
-}
-
-function Bracket() {
-  return (
-    <span
-      aria-hidden="true"
-      className="mb-0.5 block h-1.5 w-[calc(100%-8px)] border border-t-0 border-ink"
-    />
   );
 }

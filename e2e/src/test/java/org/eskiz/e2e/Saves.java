@@ -1,0 +1,214 @@
+package org.eskiz.e2e;
+
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/** An operator who saves without end, each save sent again until it is answered, and remembers what was acknowledged. */
+final class Saves implements AutoCloseable {
+
+    private static final int PLANS = 5;
+    private static final long PATIENCE_MS = 60_000;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+    private final String plansAt;
+    private final List<Saved> plans = new ArrayList<>();
+    private final AtomicInteger acknowledged = new AtomicInteger();
+    private final AtomicInteger refused = new AtomicInteger();
+    private final Thread thread = new Thread(this::saveOnAndOn, "saves");
+    private volatile boolean finished;
+    private volatile Throwable failure;
+
+    private Saves(int port) {
+        plansAt = "http://127.0.0.1:" + port + "/api/plans";
+    }
+
+    static Saves begin(int port) {
+        Saves saves = new Saves(port);
+        for (int i = 0; i < PLANS; i++) {
+            saves.plans.add(new Saved(UUID.randomUUID().toString()));
+        }
+        saves.thread.start();
+        return saves;
+    }
+
+    /** Waits until so many more were acknowledged. */
+    void awaitMore(int count) {
+        awaitMore(acknowledged, count);
+    }
+
+    /** Waits until so many more were answered that they cannot be saved now. */
+    void awaitRefusals(int count) {
+        awaitMore(refused, count);
+    }
+
+    /** Ends with the save at work. */
+    void finish() {
+        finished = true;
+        try {
+            thread.join(PATIENCE_MS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+        check();
+    }
+
+    Map<String, String> acknowledged() {
+        Map<String, String> names = new TreeMap<>();
+        plans.forEach(p -> names.put(p.id, p.acknowledged));
+        return names;
+    }
+
+    Map<String, String> stored() throws IOException {
+        Map<String, String> names = new TreeMap<>();
+        for (Saved plan : plans) {
+            names.put(plan.id, nameOf(send(request("/" + plan.id).GET())));
+        }
+        return names;
+    }
+
+    @Override
+    public void close() {
+        finished = true;
+        thread.interrupt();
+    }
+
+    private void saveOnAndOn() {
+        try {
+            for (int n = 0; !finished || n < PLANS; n++) {
+                save(plans.get(n % PLANS), "save " + n);
+                Thread.sleep(10);
+            }
+        } catch (InterruptedException closed) {
+            Thread.currentThread().interrupt();
+        } catch (Throwable t) {
+            failure = t;
+        }
+    }
+
+    private void save(Saved plan, String name) throws InterruptedException {
+        while (!isSaved(plan, name)) {
+            Thread.sleep(100);
+        }
+        plan.acknowledged = name;
+        acknowledged.incrementAndGet();
+    }
+
+    private boolean isSaved(Saved plan, String name) throws InterruptedException {
+        JsonObject body = JsonParser.parseString("{\"site\": \"\", \"document\": {\"schemaVersion\": 1}}")
+                .getAsJsonObject();
+        body.addProperty("name", name);
+        HttpResponse<String> answer;
+        try {
+            answer = plan.version < 0 ? create(plan, body) : change(plan, body);
+        } catch (IOException away) {
+            return false;
+        }
+        return switch (answer.statusCode()) {
+            case 200, 201 -> {
+                plan.version = versionOf(answer);
+                yield true;
+            }
+            case 409 -> {
+                // only this thread writes it: an earlier try was stored and its answer lost
+                JsonObject current =
+                        JsonParser.parseString(answer.body()).getAsJsonObject().getAsJsonObject("current");
+                plan.version = current.get("version").getAsLong();
+                yield current.get("name").getAsString().equals(name);
+            }
+            case 503 -> {
+                refused.incrementAndGet();
+                yield false;
+            }
+            default -> throw new IllegalStateException(answer.statusCode() + ": " + answer.body());
+        };
+    }
+
+    private HttpResponse<String> create(Saved plan, JsonObject body) throws IOException {
+        body.addProperty("id", plan.id);
+        return send(request("").POST(HttpRequest.BodyPublishers.ofString(body.toString())));
+    }
+
+    private HttpResponse<String> change(Saved plan, JsonObject body) throws IOException {
+        body.addProperty("version", plan.version);
+        return send(request("/" + plan.id).PUT(HttpRequest.BodyPublishers.ofString(body.toString())));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create(plansAt + path))
+                .header("Content-Type", "application/json")
+                .timeout(Duration.ofSeconds(20));
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) throws IOException {
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+
+    private void awaitMore(AtomicInteger counter, int more) {
+        int wanted = counter.get() + more;
+        long until = System.currentTimeMillis() + PATIENCE_MS;
+        while (counter.get() < wanted) {
+            check();
+            if (System.currentTimeMillis() > until) {
+                throw new IllegalStateException(counter + " of " + wanted + " after a minute");
+            }
+            pause();
+        }
+    }
+
+    private void check() {
+        if (failure != null) {
+            throw new IllegalStateException(failure);
+        }
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(20);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static long versionOf(HttpResponse<String> answer) {
+        return JsonParser.parseString(answer.body())
+                .getAsJsonObject()
+                .get("version")
+                .getAsLong();
+    }
+
+    private static String nameOf(HttpResponse<String> answer) {
+        return JsonParser.parseString(answer.body())
+                .getAsJsonObject()
+                .get("name")
+                .getAsString();
+    }
+
+    /** A plan and what is known of its saving. */
+    private static final class Saved {
+        private final String id;
+        private long version = -1;
+        private volatile String acknowledged;
+
+        Saved(String id) {
+            this.id = id;
+        }
+    }
+}

@@ -1,0 +1,74 @@
+import type { BandAssessment } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { fixed, levelText, lengthText } from '../../../units';
+import type { Level, Reading } from '../../../units';
+import type { Element } from '../model';
+import { elementName, KIND_WORDS } from './elements';
+import type { Named } from './elements';
+
+/** What the ribbon shows, as a table. */
+export function RunTable({
+  run,
+  assessment,
+  levels,
+  shown,
+  ...named
+}: Named & {
+  run: Element[];
+  assessment: BandAssessment | undefined;
+  levels: Level[];
+  shown: Reading;
+}) {
+  const { lengths } = usePreferences();
+  const level = (i: number) => (levels[i] ? levelText(levels[i], shown) : '–');
+  return (
+    <table className="mb-2 w-full max-w-[860px] border-collapse [&_td]:py-0.5 [&_td]:pr-4 [&_th]:pr-4">
+      <caption className="sr-only">the run from the radio to the antenna</caption>
+      <thead>
+        <tr className="border-b border-hairline text-left text-[11px] text-soft [&>th]:font-normal">
+          <th scope="col">element</th>
+          <th scope="col">what it is</th>
+          <th scope="col" className="text-right">
+            length
+          </th>
+          <th scope="col" className="text-right">
+            goes in
+          </th>
+          <th scope="col" className="text-right">
+            comes out
+          </th>
+          <th scope="col" className="text-right">
+            its loss
+          </th>
+          <th scope="col" className="text-right">
+            of it by mismatch
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {run.map((element, i) => {
+          const figures = assessment?.elements[i];
+          return (
+            <tr key={element.id ?? i} className="border-b border-hairline">
+              <th scope="row" className="text-left font-semibold">
+                {elementName(element, named)}
+              </th>
+              <td>{KIND_WORDS[element.kind]}</td>
+              <td className="figures text-right">
+                {element.kind === 'LINE' ? lengthText(element.lengthM ?? 0, lengths) : ''}
+              </td>
+              <td className="figures text-right">{level(i)}</td>
+              <td className="figures text-right">{level(i + 1)}</td>
+              <td className="figures text-right">
+                {figures ? `${fixed(figures.lossDb, 2)} dB` : '–'}
+              </td>
+              <td className="figures text-right">
+                {figures ? `${fixed(figures.lossDb - figures.matchedLossDb, 2)} dB` : '–'}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

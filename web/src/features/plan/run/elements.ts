@@ -1,0 +1,42 @@
+import type { CableType, Connector } from '../../../api';
+import { plain } from '../../../units';
+import type { Element } from '../model';
+
+/** What an element is called in speech. */
+export const KIND_WORDS: Record<Element['kind'], string> = {
+  LINE: 'cable',
+  JOINT: 'joint',
+  DEVICE: 'device',
+  TRANSFORMER: 'transformer',
+};
+
+/** What names are looked up in. */
+export interface Named {
+  catalogue: CableType[];
+  connectors: Connector[];
+  /** The cable drawn in the sections that are up for choice. */
+  cableName: string;
+}
+
+/** What an element is called on the drawing: its own name, or that of what it is made of. */
+export function elementName(element: Element, { catalogue, connectors, cableName }: Named): string {
+  if (element.kind === 'LINE' && element.candidate) return cableName;
+  if (element.name) return element.name;
+  switch (element.kind) {
+    case 'LINE':
+      return catalogue.find((t) => t.key === element.cableKey)?.name ?? element.cableKey ?? 'cable';
+    case 'JOINT':
+      return shortConnector(
+        connectors.find((c) => c.key === element.connectorKey)?.name ?? 'joint',
+      );
+    case 'DEVICE':
+      return 'device';
+    case 'TRANSFORMER':
+      return `${plain(element.impedanceRatio ?? 1)}:1`;
+  }
+}
+
+/** A connector's name without what stands in brackets. */
+export function shortConnector(name: string): string {
+  return name.replace(/ \(.*/, '');
+}
