@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { lengthFigure, lengthText } from '../units';
+import { KeptFor } from './kept';
 import { QuantityField } from './QuantityField';
 
 const commits = vi.fn();
@@ -19,6 +20,7 @@ function Field({ start, unit = 'm' }: { start: number; unit?: 'm' | 'ft' }) {
         value={value}
         show={(v) => lengthFigure(v, unit)}
         say={(v) => lengthText(v, unit)}
+        step={{ small: 0.1, large: 1 }}
         onCommit={(v) => {
           commits(v);
           setValue(v);
@@ -29,7 +31,7 @@ function Field({ start, unit = 'm' }: { start: number; unit?: 'm' | 'ft' }) {
   );
 }
 
-const field = () => screen.getByRole<HTMLInputElement>('textbox', { name: 'length' });
+const field = () => screen.getByRole<HTMLInputElement>('spinbutton', { name: 'length' });
 
 describe('a quantity that is typed', () => {
   afterEach(() => {
@@ -107,6 +109,34 @@ describe('a quantity that is typed', () => {
     await userEvent.click(screen.getByRole('button', { name: 'unit of length: m' }));
     expect(field().value).toBe('100');
     expect(commits).not.toHaveBeenCalled();
+  });
+
+  it('steps to the next round number by the arrow keys', async () => {
+    render(<Field start={20.04} />);
+    await userEvent.type(field(), '{ArrowUp}');
+    expect(field().value).toBe('20.1');
+    await userEvent.type(field(), '{Shift>}{ArrowUp}{/Shift}');
+    expect(field().value).toBe('21');
+    await userEvent.type(field(), '{ArrowDown}');
+    expect(field().value).toBe('20.9');
+  });
+
+  it('keeps what is half-typed for its owner until it can be used', async () => {
+    const half = (
+      <KeptFor value="plan 7">
+        <Field start={20} />
+      </KeptFor>
+    );
+    render(half);
+    await userEvent.clear(field());
+    await userEvent.type(field(), 'x 3');
+    cleanup();
+    render(half);
+    expect(field().value).toBe('x 3');
+    await userEvent.type(field(), '{Escape}');
+    cleanup();
+    render(half);
+    expect(field().value).toBe('20');
   });
 
   it('goes back to the value on Escape', async () => {

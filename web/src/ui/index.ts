@@ -7,3 +7,5 @@ export * from './useWidth';
 export * from './useNarrow';
 export * from './kept';
 export * from './SettledStatus';
+export * from './Select';
+export * from './OpensInPlace';

@@ -25,6 +25,7 @@ const NOTEWORTHY_RANGE_DB = 0.05;
 
 export const words = {
   verdict: { PASS: 'passes', MARGINAL: 'marginal', FAIL: 'fails' },
+  judged: { PASS: 'passes', MARGINAL: 'is marginal', FAIL: 'fails' },
   preference: { LEAST_COST: 'least cost that passes', MOST_MARGIN: 'most to spare' },
   requirement: {
     LEAST_POWER: 'at least',

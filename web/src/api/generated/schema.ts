@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/assessments/profile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What happens along a run on one band: voltage, current, heat, margins */
+        post: operations["profile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cable-types": {
         parameters: {
             query?: never;
@@ -355,10 +372,17 @@ export interface components {
             /** Format: double */
             totalLossDb: number;
         };
+        BoundsResponse: {
+            /** Format: double */
+            max: number | null;
+            /** Format: double */
+            min: number | null;
+        };
         CableRequest: {
             attenuation?: components["schemas"]["AttenuationRequest"];
             /** Format: double */
             impedanceOhm?: number;
+            ratings?: components["schemas"]["RatingsRequest"];
             /** Format: double */
             velocityFactor?: number;
         };
@@ -425,6 +449,7 @@ export interface components {
         CellRequest: {
             /** Format: int32 */
             band?: number;
+            profile?: boolean;
             rowId?: string;
         };
         CellResponse: {
@@ -517,6 +542,7 @@ export interface components {
             assessment: components["schemas"]["BandResponse"];
             /** Format: int32 */
             band: number;
+            profile: components["schemas"]["ProfileResponse"] | null;
             rowId: string;
         };
         Device: Omit<components["schemas"]["ElementRequest"], "kind"> & {
@@ -597,6 +623,19 @@ export interface components {
              */
             kind: "JOINT";
         };
+        JointResponse: {
+            /** Format: int32 */
+            element: number;
+            id: string | null;
+            /** Format: double */
+            powerMargin: number | null;
+            /** Format: double */
+            ratedPeakVoltageV: number | null;
+            /** Format: double */
+            voltageMargin: number | null;
+            /** Format: double */
+            voltageRms: number;
+        };
         Line: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             cable?: components["schemas"]["CableRequest"];
             cableKey?: string;
@@ -611,6 +650,38 @@ export interface components {
              * @enum {string}
              */
             kind: "LINE";
+        };
+        LineResponse: {
+            /** Format: double */
+            delayNs: number;
+            /** Format: double */
+            electricalLengthWavelengths: number;
+            /** Format: int32 */
+            element: number;
+            /** Format: double */
+            equivalentMatchedPowerW: number;
+            id: string | null;
+            /** Format: double */
+            maxCurrentFromRadioM: number | null;
+            /** Format: double */
+            maxCurrentRms: number;
+            /** Format: double */
+            maxHeatFromRadioM: number | null;
+            /** Format: double */
+            maxHeatWPerM: number;
+            /** Format: double */
+            maxVoltageFromRadioM: number | null;
+            /** Format: double */
+            maxVoltageRms: number;
+            points: components["schemas"]["PlaceResponse"][];
+            /** Format: double */
+            powerMargin: number | null;
+            /** Format: double */
+            ratedPeakVoltageV: number | null;
+            /** Format: double */
+            ratedPowerW: number | null;
+            /** Format: double */
+            voltageMargin: number | null;
         };
         LoadRequest: {
             /** Format: double */
@@ -627,6 +698,15 @@ export interface components {
         MassResponse: {
             /** Format: double */
             totalKg: number;
+        };
+        PlaceResponse: {
+            currentRms: number | components["schemas"]["BoundsResponse"];
+            /** Format: double */
+            fromRadioM: number;
+            heatWPerM: number | components["schemas"]["BoundsResponse"];
+            powerW: number | components["schemas"]["BoundsResponse"];
+            swr: number | components["schemas"]["BoundsResponse"] | null;
+            voltageRms: number | components["schemas"]["BoundsResponse"];
         };
         PlanDocument: {
             assessment?: components["schemas"]["AssessmentRequest"];
@@ -707,6 +787,10 @@ export interface components {
             /** Format: double */
             perM: number;
         };
+        ProfileResponse: {
+            joints: components["schemas"]["JointResponse"][];
+            lines: components["schemas"]["LineResponse"][];
+        };
         RadioRequest: {
             /** Format: double */
             duty?: number;
@@ -725,6 +809,18 @@ export interface components {
             max: number;
             /** Format: double */
             min: number;
+        };
+        RatingsRequest: {
+            /** Format: double */
+            ambientC?: number;
+            /** Format: double */
+            averagePowerW?: number;
+            /** Format: double */
+            frequencyMHz?: number;
+            /** Format: double */
+            maxOperatingC?: number;
+            /** Format: double */
+            peakVoltageV?: number;
         };
         /** @enum {string} */
         Reading: "WATTS" | "PERCENT" | "DB" | "S_UNITS";
@@ -847,6 +943,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AssessmentResponse"];
+                };
+            };
+        };
+    };
+    profile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssessmentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfileResponse"];
                 };
             };
         };

@@ -53,7 +53,7 @@ export function OwnFigure({
     setTried(true);
     if (!read.cable) return;
     onPut({ id: cable?.id ?? `own-${crypto.randomUUID().slice(0, 8)}`, ...read.cable });
-    close();
+    kept.forget();
   }
 
   return (
@@ -142,8 +142,8 @@ export function OwnFigure({
             type="button"
             className="quiet"
             onClick={() => {
+              kept.forget();
               onRemove(cable.id as string);
-              close();
             }}
           >
             remove

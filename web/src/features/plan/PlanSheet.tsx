@@ -52,22 +52,24 @@ export function PlanSheet({
   const stale = Object.keys(troubles).length > 0 || rows.isStale;
 
   const put = useCallback(
-    (name: string, value: string | undefined) =>
+    (changes: Record<string, string | undefined>) =>
       setParams(
         (before) => {
           const after = new URLSearchParams(before);
-          if (value) after.set(name, value);
-          else after.delete(name);
+          for (const [name, value] of Object.entries(changes)) {
+            if (value) after.set(name, value);
+            else after.delete(name);
+          }
           return after;
         },
         { replace: true },
       ),
     [setParams],
   );
-  const focusBand = useCallback((i: number) => put('band', bands[i]?.id), [put, bands]);
+  const focusBand = useCallback((i: number) => put({ band: bands[i]?.id }), [put, bands]);
   const ownOpen = params.get('own');
-  const openOwn = useCallback((id: string) => put('own', id), [put]);
-  const select = useCallback((id: string) => put('row', id), [put]);
+  const openOwn = useCallback((id: string) => put({ own: id }), [put]);
+  const select = useCallback((id: string) => put({ row: id }), [put]);
   const trouble = useCallback((field: string, message: string | null) => {
     setTroubles((before) => {
       if (message === (before[field] ?? null)) return before;
@@ -138,7 +140,7 @@ export function PlanSheet({
         <Unsaved editing={editing} />
         {rows.selected && (
           <SettledStatus
-            text={`${headline(plan, rows.selected, focus, reading)} It ${words.verdict[rows.selected.verdict]}.`}
+            text={`${headline(plan, rows.selected, focus, reading)} It ${words.judged[rows.selected.verdict]}.`}
           />
         )}
         <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
@@ -175,13 +177,13 @@ export function PlanSheet({
                 cable={ownOpened ?? null}
                 onPut={(cable) => {
                   editing.command({ do: 'putOwnCable', cable });
-                  if (cable.id) select(cable.id);
+                  put({ row: cable.id, own: undefined });
                 }}
                 onRemove={(id) => {
                   editing.command({ do: 'removeOwnCable', id });
-                  put('row', undefined);
+                  put({ row: undefined, own: undefined });
                 }}
-                onClose={() => put('own', undefined)}
+                onClose={() => put({ own: undefined })}
               />
             )}
             {stale && rows.ledger && (

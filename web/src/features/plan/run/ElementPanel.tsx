@@ -1,5 +1,4 @@
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/react';
-import { Choice, QuantityField, TextField } from '../../../ui';
+import { OpensInPlace, QuantityField, Select, TextField } from '../../../ui';
 import { fixed, plain } from '../../../units';
 import type { Command } from '../commands';
 import type { Element, Joint, Line } from '../model';
@@ -30,23 +29,14 @@ export function ElementPanel(props: Props) {
   const name = elementName(element, props);
   const loses = lossDb === undefined ? '' : `, loses ${fixed(lossDb, 2)} dB`;
   return (
-    <Popover className="min-w-0">
-      <PopoverButton
-        {...{ [STOP]: index }}
-        tabIndex={isStop ? 0 : -1}
-        aria-label={`${KIND_WORDS[element.kind]} ${name}${loses}, ${index + 1} of ${count}`}
-        className={`block max-w-full truncate border-b border-control text-left hover:text-blue ${props.className ?? ''}`}
-      >
-        {name}
-      </PopoverButton>
-      <PopoverPanel
-        anchor={{ to: 'bottom start', gap: 4, padding: 8 }}
-        focus
-        className="z-20 flex w-[280px] flex-col gap-2 border border-ink bg-paper p-3 focus:outline-none"
-      >
-        {({ close }) => <Opened {...props} name={name} close={close} />}
-      </PopoverPanel>
-    </Popover>
+    <OpensInPlace
+      label={`${KIND_WORDS[element.kind]} ${name}${loses}, ${index + 1} of ${count}`}
+      text={name}
+      className={`block max-w-full truncate border-b border-control text-left hover:text-blue ${props.className ?? ''}`}
+      button={{ [STOP]: index, tabIndex: isStop ? 0 : -1 }}
+    >
+      {(close) => <Opened {...props} name={name} close={close} />}
+    </OpensInPlace>
   );
 }
 
@@ -58,9 +48,9 @@ function Opened(props: Props & { name: string; close: () => void }) {
   };
   return (
     <>
-      <h3 className="text-[11px] text-soft">
+      <p className="text-[11px] text-soft">
         {KIND_WORDS[element.kind]}, {index + 1} of {count} from the radio
-      </h3>
+      </p>
       <Facts {...props} />
       <div className="flex flex-wrap gap-x-4 border-t border-hairline pt-2">
         <button
@@ -121,7 +111,7 @@ function Facts(props: Props & { name: string }) {
       return (
         <>
           <Fact label="connector">
-            <Choice
+            <Select
               label="connector"
               value={element.connectorKey ?? ''}
               options={props.connectors.map((c) => ({
@@ -178,7 +168,7 @@ function LineFacts({
     <>
       {!line.candidate && (
         <Fact label="type">
-          <Choice
+          <Select
             label="type"
             value={line.cableKey ?? ''}
             options={catalogue.map((t) => ({ value: t.key, text: t.name }))}
@@ -236,7 +226,7 @@ function JointLoss(props: Props & { joint: Joint; change: (to: Element) => void 
   return (
     <>
       <Fact label="it loses">
-        <Choice
+        <Select
           label="loss of the joint"
           value={school}
           options={joint.connectorKey ? SCHOOLS : SCHOOLS.slice(2)}

@@ -3,6 +3,7 @@ package org.eskiz.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
@@ -11,6 +12,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.eskiz.e2e.RunningEskiz.Server;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -118,6 +120,84 @@ class DailyUseTest {
         page.keyboard().press("g");
         page.keyboard().press("p");
         page.waitForURL("**/plans");
+    }
+
+    @Test
+    void halfTypedTextSurvivesTheReload(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0003-4000-8000-000000000003");
+        String before = sheet.field("length").inputValue();
+        sheet.field("length").fill("fort");
+        assertThat(sheet.alert()).containsText("“fort” is not understood");
+        page.reload();
+        assertThat(sheet.field("length")).hasValue("fort");
+        assertThat(sheet.alert()).containsText("“fort” is not understood");
+        sheet.field("length").press("Escape");
+        assertThat(sheet.field("length")).hasValue(before);
+        page.reload();
+        assertThat(sheet.field("length")).hasValue(before);
+
+        sheet.button("add a figure of my own").click();
+        sheet.field("name").fill("Half a reel");
+        page.reload();
+        assertThat(sheet.field("name")).hasValue("Half a reel");
+        sheet.button("leave it").click();
+        assertThat(sheet.field("name")).hasCount(0);
+    }
+
+    @Test
+    void theRunIsWalkedAndChangedByKeysAlone(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0003-4000-8000-000000000003");
+        Locator joint = page.locator("[data-element='0']");
+        joint.focus();
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("[data-element='1']")).isFocused();
+        page.keyboard().press("Tab");
+        assertThat(sheet.field("length")).isFocused();
+        double before = Double.parseDouble(sheet.field("length").inputValue());
+        page.keyboard().press("ArrowUp");
+        page.keyboard().press("Shift+ArrowUp");
+        assertThat(sheet.field("length")).hasValue(plain(Math.floor(before + 0.1) + 1));
+        assertThat(page.getByTestId("settled"))
+                .containsText(Pattern.compile("brings .* It (passes|fails|is marginal)\\."));
+
+        page.keyboard().press("Shift+Tab");
+        page.keyboard().press("Alt+ArrowLeft");
+        assertThat(page.locator("[data-element='0']")).hasAttribute("aria-label", Pattern.compile("^cable"));
+        assertThat(page.locator("[data-element='0']")).isFocused();
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("[data-element='0']")).hasAttribute("aria-label", Pattern.compile("^joint"));
+
+        page.locator("[data-element='0']").press("Enter");
+        assertThat(page.getByLabel("loss of the joint")).hasValue("typical");
+        page.keyboard().press("Escape");
+        page.getByText("as a table").click();
+        assertThat(page.getByRole(AriaRole.TABLE).first()).containsText("comes out");
+    }
+
+    private static String plain(double value) {
+        return value == Math.rint(value) ? Long.toString(Math.round(value)) : Double.toString(value);
+    }
+
+    @Test
+    void aFlatLossIsChargedToEveryJoint(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, "/plans/5ca77a00-0005-4000-8000-000000000005");
+        page.locator("[data-element='0']").click();
+        page.getByLabel("loss of the joint").selectOption("flat");
+        page.keyboard().press("Escape");
+        assertThat(page.getByText("−0.20 dB").first()).isVisible();
+        assertThat(page.locator("[data-element='0']")).hasAttribute("aria-label", Pattern.compile("loses 0.20 dB"));
+        assertThat(sheet.saveState()).hasText("a moment ago");
+    }
+
+    @Test
+    void theDayIsReadInTheUnitOfTheOperator(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.open(page, PlanSheetPage.GALLERY);
+        sheet.field("temperature of the day").fill("104 °F");
+        sheet.field("temperature of the day").press("Enter");
+        assertThat(sheet.field("temperature of the day")).hasValue("40");
+        assertThat(sheet.focusFigure("RG-174")).not().hasText("11.2");
+        page.keyboard().press("Control+z");
+        assertThat(sheet.field("temperature of the day")).hasValue("20");
     }
 
     @Test

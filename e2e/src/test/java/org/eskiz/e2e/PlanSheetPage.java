@@ -24,8 +24,13 @@ final class PlanSheetPage {
     }
 
     Locator field(String label) {
-        return page.getByRole(
-                AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName(label).setExact(true));
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .and(page.locator("input"));
+    }
+
+    /** The button that stands for an element of the run. */
+    Locator element(String name) {
+        return page.locator("[data-element]").filter(new Locator.FilterOptions().setHasText(name));
     }
 
     Locator button(String name) {

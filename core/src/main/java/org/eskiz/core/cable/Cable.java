@@ -2,6 +2,7 @@ package org.eskiz.core.cable;
 
 import java.util.List;
 import java.util.Optional;
+import org.eskiz.core.unit.Physics;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -31,6 +32,11 @@ public record Cable(double impedanceOhm, double velocityFactor, Attenuation atte
     public static Cable ofSheet(double impedanceOhm, double velocityFactor, List<AttenuationPoint> points) {
         var law = AttenuationFit.of(points).attenuation();
         return new Cable(impedanceOhm, velocityFactor, law, Optional.of(SheetRange.of(points)));
+    }
+
+    /** Speed of a wave on it, metres per second. */
+    public double speed() {
+        return velocityFactor * Physics.SPEED_OF_LIGHT;
     }
 
     /** Whether attenuation at a frequency is an extrapolation beyond the sheet. */

@@ -25,6 +25,10 @@ record PortState(Complex voltage, Complex current) {
         return voltage.real() * current.real() + voltage.imag() * current.imag();
     }
 
+    PortState times(double factor) {
+        return new PortState(voltage.multiply(factor), current.multiply(factor));
+    }
+
     Complex impedance() {
         return voltage.divide(current);
     }

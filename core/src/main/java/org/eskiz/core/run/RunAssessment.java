@@ -124,6 +124,11 @@ public final class RunAssessment {
                 : OptionalDouble.of(radio.powerW().getAsDouble() * Decibels.fractionLeft(totalLossDb()));
     }
 
+    /** Whether the run ends in one known state, so that voltages along it have one value each. */
+    public boolean isAngleKnownAlongTheRun() {
+        return atAntenna.size() == 1;
+    }
+
     /** Least and greatest efficiency of the run over the angles of the load; empty where the angle is known. */
     public Optional<EfficiencyRange> efficiencyRange() {
         return antenna.isAngleKnown() ? Optional.empty() : Optional.of(angles.efficiencyRange());
@@ -169,6 +174,14 @@ public final class RunAssessment {
                 .toList();
     }
 
+    /** States at every boundary, radio's end first, for every angle of the load; r.m.s. at the power that enters. */
+    List<List<PortState>> scaledBoundaries() {
+        double sentW = radio.powerW().orElseThrow() * fractionBeforeRun();
+        return IntStream.range(0, atAntenna.size())
+                .mapToObj(k -> entering(boundaries(atAntenna.get(k)), sentW * angles.enteringFraction(k)))
+                .toList();
+    }
+
     /** A unit at the radio takes its share before the run, one at the antenna after it. */
     private double fractionBeforeRun() {
         return radio.matching() == Matching.AT_RADIO ? Decibels.fractionLeft(matchingLossDb()) : 1;
@@ -180,14 +193,22 @@ public final class RunAssessment {
 
     /** Real power at each boundary, radio's end first, for one state of the antenna end. */
     private double[] boundaryPowers(PortState antenna) {
-        double[] powers = new double[chain.elements().size() + 1];
-        PortState state = antenna;
-        powers[powers.length - 1] = state.power();
-        for (int i = powers.length - 2; i >= 0; i--) {
-            state = chain.elements().get(i).towardRadio(state);
-            powers[i] = state.power();
+        return boundaries(antenna).stream().mapToDouble(PortState::power).toArray();
+    }
+
+    private List<PortState> boundaries(PortState antenna) {
+        PortState[] states = new PortState[chain.elements().size() + 1];
+        states[states.length - 1] = antenna;
+        for (int i = states.length - 2; i >= 0; i--) {
+            states[i] = chain.elements().get(i).towardRadio(states[i + 1]);
         }
-        return powers;
+        return List.of(states);
+    }
+
+    /** The same states at the scale at which a given power enters the run. */
+    private static List<PortState> entering(List<PortState> states, double watts) {
+        double scale = Math.sqrt(watts / states.get(0).power());
+        return states.stream().map(s -> s.times(scale)).toList();
     }
 
     /**

@@ -27,6 +27,14 @@ class AssessmentController {
         return assessments.assess(request);
     }
 
+    @PostMapping("/assessments/profile")
+    @Operation(
+            operationId = "profile",
+            summary = "What happens along a run on one band: voltage, current, heat, margins")
+    ProfileResponse profile(@RequestBody AssessmentRequest request) {
+        return assessments.profile(request);
+    }
+
     @PostMapping("/fits")
     @Operation(operationId = "fit", summary = "The attenuation law nearest to rows of a data sheet")
     FitResponse fit(@RequestBody FitRequest request) {

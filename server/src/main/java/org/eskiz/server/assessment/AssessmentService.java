@@ -39,6 +39,27 @@ public class AssessmentService {
         return answer(request, run, assessments);
     }
 
+    /** What happens along a run on its one band. */
+    ProfileResponse profile(AssessmentRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        new RequestCheck(catalogue, faults).complete(request);
+        if (request.bands() != null && request.bands().size() > 1) {
+            faults.add(
+                    "bands", "must be exactly one band, not " + request.bands().size());
+        }
+        faults.refuse();
+        Band band = CoreReading.bands(request).get(0);
+        if (band.radio().powerW().isEmpty()) {
+            faults.add("radio.powerW", "must be given: without power there is no voltage along the run");
+            faults.refuse();
+        }
+        RunAssessment assessment = assess(new CoreReading(catalogue).run(request), band, 0, faults);
+        faults.refuse();
+        double duty = CoreReading.duty(request.radio(), request.bands().get(0));
+        return new ProfileWriting(request.run(), new RatingsReading(catalogue, null), duty).profile(assessment);
+    }
+
     private static RunAssessment assess(Run run, Band at, int band, Faults faults) {
         try {
             return RunAssessment.of(run, at.radio(), at.conditions(), at.load());

@@ -14,7 +14,33 @@ public record CableRequest(
         @Within(what = "velocity factor", min = 0.3, max = 1)
         Double velocityFactor,
 
-        @Valid AttenuationRequest attenuation) {
+        @Valid AttenuationRequest attenuation,
+        @Valid RatingsRequest ratings) {
+
+    /**
+     * What it bears; null where not known.
+     *
+     * @param averagePowerW average power, at the frequency and temperature given
+     * @param frequencyMHz at which the average power is stated, default 30
+     * @param ambientC at which it is stated, default 40
+     * @param maxOperatingC highest operating temperature; without it the average power says nothing
+     * @param peakVoltageV between the conductors
+     */
+    public record RatingsRequest(
+            @Within(what = Ranges.POWER, min = 1e-3, max = 1e6)
+            Double averagePowerW,
+
+            @Within(what = Ranges.FREQUENCY, min = 0.1, max = 30_000)
+            Double frequencyMHz,
+
+            @Within(what = "temperature of the rating in °C", min = -60, max = 300)
+            Double ambientC,
+
+            @Within(what = "highest operating temperature in °C", min = -60, max = 400)
+            Double maxOperatingC,
+
+            @Within(what = "peak voltage in V", min = 1, max = 1e6)
+            Double peakVoltageV) {}
 
     /** Either both coefficients or data-sheet points. */
     public record AttenuationRequest(

@@ -42,10 +42,16 @@ public record ComparisonRequest(
         @Size(max = 8, message = "must be at most {max} cells")
         List<@Valid @NotNull(message = "must be a cell, not null") CellRequest> details) {
 
-    /** A cell of the ledger: a row and the position of a band, from 0. */
+    /**
+     * A cell of the ledger.
+     *
+     * @param band position of the band in the request, from 0
+     * @param profile whether what happens along the run is wanted too; a receiver has none
+     */
     public record CellRequest(
             @PlainText(max = 64) String rowId,
-            @Within(what = "band", min = 0, max = 63) Integer band) {}
+            @Within(what = "band", min = 0, max = 63) Integer band,
+            Boolean profile) {}
 
     AssessmentRequest assessment() {
         return new AssessmentRequest(radio, ambientC, flatJointLossDb, run, bands);

@@ -92,5 +92,14 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
     public record ReasonValuesResponse(
             @OrNull RequirementRequest.Kind kind, @OrNull Double asked, double reached) {}
 
-    public record DetailResponse(String rowId, int band, AssessmentResponse.BandResponse assessment) {}
+    /**
+     * A cell with its elements.
+     *
+     * @param profile what happens along the run, where it was asked for and anything is sent
+     */
+    public record DetailResponse(
+            String rowId,
+            int band,
+            AssessmentResponse.BandResponse assessment,
+            @OrNull ProfileResponse profile) {}
 }

@@ -38,7 +38,7 @@ public class ComparisonService {
         Comparison comparison = comparison(request, new CoreReading(catalogue), candidates, faults);
         Preference preference = request.preference() == null ? Preference.LEAST_COST : request.preference();
         List<Row> rows = comparison.rows(candidates.all(), preference);
-        var writing = new RowWriting(request, candidates);
+        var writing = new RowWriting(request, candidates, catalogue);
         return new ComparisonResponse(
                 candidates.presentId(),
                 rows.stream().map(writing::row).toList(),
@@ -73,7 +73,7 @@ public class ComparisonService {
             if (row == null) {
                 faults.add(path + ".rowId", "there is no row \"" + cell.rowId() + "\"");
             } else {
-                writing.detail(row, cell.band()).ifPresent(details::add);
+                writing.detail(row, cell).ifPresent(details::add);
             }
         });
         faults.refuse();

@@ -24,6 +24,7 @@ final class CoreReading {
 
     private static final double DEFAULT_IMPEDANCE_OHM = 50;
     private static final double DEFAULT_AMBIENT_C = 20;
+    private static final double DEFAULT_DUTY = 1;
     private static final RadioRequest UNSTATED_RADIO = new RadioRequest(null, null, null, null, null, null);
 
     private final Catalogue catalogue;
@@ -53,6 +54,12 @@ final class CoreReading {
                 requireNonNullElse(or(band.matching(), radio.matching()), Matching.AT_RADIO),
                 requireNonNullElse(or(band.matchingLossDb(), radio.matchingLossDb()), 0.0),
                 requireNonNullElse(or(band.foldback(), radio.foldback()), false));
+    }
+
+    /** Average over peak power on a band. */
+    static double duty(RadioRequest radio, BandRequest band) {
+        RadioRequest stated = requireNonNullElse(radio, UNSTATED_RADIO);
+        return requireNonNullElse(or(band.duty(), stated.duty()), DEFAULT_DUTY);
     }
 
     private static Load load(LoadRequest load) {

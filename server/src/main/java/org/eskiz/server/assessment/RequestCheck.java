@@ -3,6 +3,7 @@ package org.eskiz.server.assessment;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.eskiz.core.cable.AveragePower;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.http.Faults;
 
@@ -73,6 +74,20 @@ final class RequestCheck {
         require(path + ".attenuation", cable.attenuation());
         if (cable.attenuation() != null) {
             complete(path + ".attenuation", cable.attenuation());
+        }
+        if (cable.ratings() != null) {
+            bearable(path + ".ratings", cable.ratings());
+        }
+    }
+
+    private void bearable(String path, CableRequest.RatingsRequest ratings) {
+        double ratedAtC = ratings.ambientC() == null ? AveragePower.USUAL_AMBIENT_C : ratings.ambientC();
+        double least = Math.max(AveragePower.USUAL_AMBIENT_C, ratedAtC);
+        if (ratings.maxOperatingC() != null && ratings.maxOperatingC() <= least) {
+            faults.add(
+                    path + ".maxOperatingC",
+                    "must be above %s °C for the rating to mean anything, not %s"
+                            .formatted(least, ratings.maxOperatingC()));
         }
     }
 

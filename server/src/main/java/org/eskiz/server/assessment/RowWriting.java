@@ -10,16 +10,19 @@ import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.server.catalogue.Catalogue;
 
 /** Writes the rows of a ledger. */
 final class RowWriting {
 
     private final ComparisonRequest request;
     private final CandidateReading candidates;
+    private final Catalogue catalogue;
 
-    RowWriting(ComparisonRequest request, CandidateReading candidates) {
+    RowWriting(ComparisonRequest request, CandidateReading candidates, Catalogue catalogue) {
         this.request = request;
         this.candidates = candidates;
+        this.catalogue = catalogue;
     }
 
     ComparisonResponse.RowResponse row(Row row) {
@@ -39,13 +42,25 @@ final class RowWriting {
                 cells(row));
     }
 
-    Optional<ComparisonResponse.DetailResponse> detail(Row row, int band) {
+    Optional<ComparisonResponse.DetailResponse> detail(Row row, ComparisonRequest.CellRequest cell) {
         CandidateReading.Entry entry = candidates.entry(row.candidate().id());
-        return row.cells().get(band).assessment().map(a -> {
+        BandRequest band = request.bands().get(cell.band());
+        return row.cells().get(cell.band()).assessment().map(a -> {
             var writing = new BandWriting(request.run(), a.run(), entry.name());
+            boolean isProfiled =
+                    Boolean.TRUE.equals(cell.profile()) && a.radio().powerW().isPresent();
             return new ComparisonResponse.DetailResponse(
-                    row.candidate().id(), band, writing.band(request.bands().get(band), a));
+                    row.candidate().id(),
+                    cell.band(),
+                    writing.band(band, a),
+                    isProfiled ? profile(entry, band, a) : null);
         });
+    }
+
+    private ProfileResponse profile(CandidateReading.Entry entry, BandRequest band, RunAssessment assessment) {
+        var standing = new ElementRequest.Line(null, entry.name(), entry.cableKey(), entry.written(), null, true);
+        var ratings = new RatingsReading(catalogue, standing);
+        return new ProfileWriting(request.run(), ratings, CoreReading.duty(request.radio(), band)).profile(assessment);
     }
 
     private List<ComparisonResponse.AssignmentResponse> assignment(CandidateReading.Entry entry) {

@@ -7,6 +7,7 @@ import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.annotation.Annotation;
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
@@ -68,12 +69,25 @@ class ApiDescription {
         return schema;
     }
 
+    /** An SWR without limit is null; the customizer of properties is asked before their alternatives are known. */
+    @Bean
+    @SuppressWarnings({"rawtypes", "unchecked"}) // the description's own signatures
+    OpenApiCustomizer swrMayBeWithoutLimit() {
+        return api -> {
+            Schema place = api.getComponents().getSchemas().get("PlaceResponse");
+            Schema swr = (Schema) place.getProperties().get("swr");
+            List<Schema> kinds = new ArrayList<>(swr.getOneOf());
+            kinds.add(new JsonSchema().types(Set.of("null")));
+            swr.setOneOf(kinds);
+        };
+    }
+
     /** Answers are always whole: what may be missing in them is there as null. */
     @Bean
     @SuppressWarnings({"rawtypes", "unchecked"}) // the description's own signatures
     OpenApiCustomizer answersAreWhole() {
         return api -> api.getComponents().getSchemas().forEach((name, schema) -> {
-            if (ANSWER.matcher(name).matches()) {
+            if (ANSWER.matcher(name).matches() && schema.getProperties() != null) {
                 schema.setRequired(
                         List.copyOf(new TreeSet<>(schema.getProperties().keySet())));
             }

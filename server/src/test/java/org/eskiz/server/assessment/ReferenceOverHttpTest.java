@@ -50,6 +50,31 @@ class ReferenceOverHttpTest {
     }
 
     @TestFactory
+    Stream<DynamicTest> everyProfile(Api api) throws IOException {
+        return cases("profile-cases.json")
+                .map(c -> DynamicTest.dynamicTest(c.get("cableKey").asString(), () -> profile(api, c)));
+    }
+
+    private static void profile(Api api, JsonNode c) {
+        String body = """
+                {"radio": {"powerW": %s}, "run": [{"kind": "LINE", "lengthM": %s, "cable": %s}],
+                 "bands": [{"frequencyMHz": %s, "load": %s}]}""".formatted(
+                c.get("powerEnteringW"), c.get("lengthM"), c.get("cable"), c.get("frequencyMHz"), c.get("load"));
+        JsonNode line = api.post("/api/assessments/profile", body)
+                .expect(200)
+                .json()
+                .get("lines")
+                .get(0);
+        JsonNode expect = c.get("expect");
+        for (String figure : List.of("maxVoltageRms", "maxCurrentRms", "maxHeatWPerM", "equivalentMatchedPowerW")) {
+            agrees(line.get(figure), expect.get(figure), 1e-6);
+        }
+        JsonNode points = line.get("points");
+        agrees(points.get(0).get("voltageRms"), expect.get("voltageAtRadioRms"), 1e-6);
+        agrees(points.get(points.size() - 1).get("voltageRms"), expect.get("voltageAtAntennaRms"), 1e-6);
+    }
+
+    @TestFactory
     Stream<DynamicTest> everyFit(Api api) throws IOException {
         return cases("fit-cases.json")
                 .map(c -> DynamicTest.dynamicTest(c.get("name").asString(), () -> fit(api, c)));

@@ -41,8 +41,13 @@ class HostileRequestsTest {
             new Target("POST", "/api/assessments", "{" + RUN + "}"),
             new Target(
                     "POST",
+                    "/api/assessments/profile",
+                    "{" + RUN.replaceAll("(?s),\\s*\\{\"frequencyMHz\".*", "]") + "}"),
+            new Target(
+                    "POST",
                     "/api/comparisons",
-                    "{" + RUN + ", " + ASKED + ", \"details\": [{\"rowId\": \"own\", \"band\": 1}]}"),
+                    "{" + RUN + ", " + ASKED
+                            + ", \"details\": [{\"rowId\": \"own\", \"band\": 1, \"profile\": true}]}"),
             new Target(
                     "POST",
                     "/api/fits",
@@ -63,7 +68,7 @@ class HostileRequestsTest {
             new Target(
                     "PUT",
                     "/api/settings",
-                    "{\"version\": 0, \"reading\": \"WATTS\", \"lengths\": \"METRES\", \"currency\": \"EUR\", \"region\": 1, \"licencePowerW\": null, \"preference\": \"LEAST_COST\", \"palette\": \"DAY\", \"letterShortcuts\": true, \"demoHidden\": false}"),
+                    "{\"version\": 0, \"reading\": \"WATTS\", \"lengths\": \"METRES\", \"temperatures\": \"CELSIUS\", \"flatJointLossDb\": 0.2, \"currency\": \"EUR\", \"region\": 1, \"licencePowerW\": null, \"preference\": \"LEAST_COST\", \"palette\": \"DAY\", \"letterShortcuts\": true, \"demoHidden\": false}"),
             new Target("GET", PLAN_PATH, ""),
             new Target("DELETE", PLAN_PATH, ""),
             new Target("POST", PLAN_PATH + "/restore", ""),

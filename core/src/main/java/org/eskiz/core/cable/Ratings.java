@@ -1,0 +1,43 @@
+package org.eskiz.core.cable;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What a cable or connector bears; empty where not known.
+ *
+ * @param average average power, with the frequency and temperature it is stated at
+ * @param peakVoltageV between the conductors
+ */
+public record Ratings(Optional<AveragePower> average, OptionalDouble peakVoltageV) {
+
+    /** Below this a rating is missed. */
+    public static final double FAILS_BELOW = 1.0;
+
+    /** Below this it is met with little to spare. */
+    public static final double MARGINAL_BELOW = 1.5;
+
+    public static final Ratings UNKNOWN = new Ratings(Optional.empty(), OptionalDouble.empty());
+
+    /**
+     * How many times over a line bears the power that heats its hottest spot.
+     *
+     * @param ratedW average power that it bears, W
+     * @param equivalentMatchedPowerW matched power that would heat it as much, at the radio's peak power
+     * @param duty average over peak power while transmitting, 0 to 1
+     * @return rating over average power; infinite where there is no power
+     */
+    public static double powerMargin(double ratedW, double equivalentMatchedPowerW, double duty) {
+        return ratedW / (equivalentMatchedPowerW * duty);
+    }
+
+    /**
+     * How many times over it bears the voltage.
+     *
+     * @param ratedPeakV peak voltage that it bears
+     * @param voltageRms largest r.m.s. voltage at the radio's peak power
+     */
+    public static double voltageMargin(double ratedPeakV, double voltageRms) {
+        return ratedPeakV / (Math.sqrt(2) * voltageRms);
+    }
+}

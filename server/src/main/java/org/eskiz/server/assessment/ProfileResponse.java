@@ -1,0 +1,87 @@
+package org.eskiz.server.assessment;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import org.eskiz.server.http.OrNull;
+
+/**
+ * What happens along a run. Voltages and currents are r.m.s. at the radio's power as stated, its peak; margins take in the
+ * duty of the mode and the temperature of the day. Below 1 a margin fails, below 1.5 it is marginal.
+ *
+ * @param lines one for every LINE, in order
+ * @param joints one for every JOINT, in order
+ */
+public record ProfileResponse(List<LineResponse> lines, List<JointResponse> joints) {
+
+    /**
+     * Along one line.
+     *
+     * @param element its index in the run
+     * @param maxVoltageRms at the worst angle of the load
+     * @param maxVoltageFromRadioM along the run; null where the angle of the load is not known
+     * @param maxCurrentFromRadioM likewise
+     * @param maxHeatFromRadioM likewise
+     * @param equivalentMatchedPowerW matched power that would heat the line as much as its hottest spot
+     * @param delayNs time that a wave takes along it
+     * @param ratedPowerW average power that it bears at this frequency and temperature; null where not known
+     * @param ratedPeakVoltageV null where not known
+     * @param powerMargin rating over average power; null where not known
+     * @param voltageMargin peak rating over peak voltage; null where not known
+     */
+    public record LineResponse(
+            int element,
+            @OrNull String id,
+            List<PlaceResponse> points,
+            double maxVoltageRms,
+            @OrNull Double maxVoltageFromRadioM,
+            double maxCurrentRms,
+            @OrNull Double maxCurrentFromRadioM,
+            double maxHeatWPerM,
+            @OrNull Double maxHeatFromRadioM,
+            double equivalentMatchedPowerW,
+            double electricalLengthWavelengths,
+            double delayNs,
+            @OrNull Double ratedPowerW,
+            @OrNull Double ratedPeakVoltageV,
+            @OrNull Double powerMargin,
+            @OrNull Double voltageMargin) {}
+
+    /**
+     * One place on a line; each figure is a number, or its bounds where the angle of the load is not known.
+     *
+     * @param swr in the line's nominal impedance; null without limit
+     */
+    public record PlaceResponse(
+            double fromRadioM,
+
+            @Schema(oneOf = {Double.class, BoundsResponse.class})
+            FigureResponse powerW,
+
+            @Schema(oneOf = {Double.class, BoundsResponse.class})
+            FigureResponse voltageRms,
+
+            @Schema(oneOf = {Double.class, BoundsResponse.class})
+            FigureResponse currentRms,
+
+            @Schema(oneOf = {Double.class, BoundsResponse.class})
+            FigureResponse swr,
+
+            @Schema(oneOf = {Double.class, BoundsResponse.class})
+            FigureResponse heatWPerM) {}
+
+    /**
+     * At a joint, the larger of its two sides, at the worst angle of the load.
+     *
+     * @param element its index in the run
+     * @param ratedPeakVoltageV null where not known
+     * @param powerMargin null where no average rating is known
+     * @param voltageMargin null where not known
+     */
+    public record JointResponse(
+            int element,
+            @OrNull String id,
+            double voltageRms,
+            @OrNull Double ratedPeakVoltageV,
+            @OrNull Double powerMargin,
+            @OrNull Double voltageMargin) {}
+}

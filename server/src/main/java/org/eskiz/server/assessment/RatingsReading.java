@@ -1,0 +1,70 @@
+package org.eskiz.server.assessment;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.eskiz.core.cable.AveragePower;
+import org.eskiz.core.cable.Ratings;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.Catalogue;
+
+/** What the parts of a run bear, as the catalogue or the request says. */
+final class RatingsReading {
+
+    private final Catalogue catalogue;
+    private final ElementRequest.Line inCandidateLines;
+
+    /**
+     * @param catalogue where keys are looked up
+     * @param inCandidateLines what stands in the lines that are up for choice; null for what the request says
+     */
+    RatingsReading(Catalogue catalogue, ElementRequest.Line inCandidateLines) {
+        this.catalogue = catalogue;
+        this.inCandidateLines = inCandidateLines;
+    }
+
+    Ratings of(ElementRequest.Line line) {
+        boolean isReplaced = inCandidateLines != null && Boolean.TRUE.equals(line.candidate());
+        ElementRequest.Line standing = isReplaced ? inCandidateLines : line;
+        return standing.cableKey() == null
+                ? written(standing.cable().ratings())
+                : typical(catalogue.cableType(standing.cableKey()).orElseThrow().facts());
+    }
+
+    Ratings of(ElementRequest.Joint joint) {
+        return joint.connectorKey() == null
+                ? Ratings.UNKNOWN
+                : catalogue
+                        .connector(joint.connectorKey())
+                        .map(c -> new Ratings(Optional.empty(), OptionalDouble.of(c.peakVoltageV())))
+                        .orElse(Ratings.UNKNOWN);
+    }
+
+    private static Ratings typical(CableType.Facts facts) {
+        return ratings(
+                facts.ratings().averagePower30MHzW(),
+                AveragePower.USUAL_FREQUENCY_MHZ,
+                AveragePower.USUAL_AMBIENT_C,
+                facts.mechanics().maxOperatingC(),
+                facts.ratings().peakVoltageV());
+    }
+
+    private static Ratings written(CableRequest.RatingsRequest ratings) {
+        return ratings == null
+                ? Ratings.UNKNOWN
+                : ratings(
+                        ratings.averagePowerW(),
+                        requireNonNullElse(ratings.frequencyMHz(), AveragePower.USUAL_FREQUENCY_MHZ),
+                        requireNonNullElse(ratings.ambientC(), AveragePower.USUAL_AMBIENT_C),
+                        ratings.maxOperatingC(),
+                        ratings.peakVoltageV());
+    }
+
+    private static Ratings ratings(Double powerW, double atMHz, double atC, Double maxC, Double peakV) {
+        Optional<AveragePower> average = powerW == null || maxC == null
+                ? Optional.empty()
+                : Optional.of(new AveragePower(powerW, atMHz, atC, maxC));
+        return new Ratings(average, peakV == null ? OptionalDouble.empty() : OptionalDouble.of(peakV));
+    }
+}

@@ -1,0 +1,30 @@
+/** One of many, chosen from the browser's own list; for use inside what opens, and for long lists. */
+export function Select<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  className = '',
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; text: string }[];
+  onChange: (value: T) => void;
+  className?: string;
+}) {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      className={`in-place min-h-6 max-w-[180px] ${className}`}
+      onChange={(e) => onChange(e.target.value as T)}
+    >
+      {options.every((o) => o.value !== value) && <option value={value}>choose …</option>}
+      {options.map((o) => (
+        <option key={o.value} value={o.value}>
+          {o.text}
+        </option>
+      ))}
+    </select>
+  );
+}
