@@ -140,6 +140,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/loads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a table or a one-port sweep says of an antenna at some frequencies */
+        post: operations["readLoads"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans": {
         parameters: {
             query?: never;
@@ -275,6 +292,23 @@ export interface paths {
         /** Replace the settings; 409 when they were changed meanwhile */
         put: operations["saveSettings"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sweeps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Candidates over frequency, or over the length of what is up for choice */
+        post: operations["sweep"];
         delete?: never;
         options?: never;
         head?: never;
@@ -512,6 +546,23 @@ export interface components {
             /** @description whether any price in it is a sample */
             sample: boolean;
         };
+        CurvePointResponse: {
+            /** Format: double */
+            matchedLossDb: number;
+            /** Format: double */
+            powerAtAntennaW: number | null;
+            /** Format: double */
+            swrAtAntenna: number | null;
+            /** Format: double */
+            swrAtRadio: number | null;
+            /** Format: double */
+            totalLossDb: number;
+        };
+        CurveResponse: {
+            id: string;
+            name: string;
+            points: components["schemas"]["CurvePointResponse"][];
+        };
         DecisionRequest: {
             /** Format: uuid */
             id: string;
@@ -683,6 +734,22 @@ export interface components {
             /** Format: double */
             voltageMargin: number | null;
         };
+        LoadFileRequest: {
+            fileName: string;
+            frequenciesMHz: number[];
+            /** Format: double */
+            referenceOhm?: number;
+            text: string;
+        };
+        LoadFileResponse: {
+            /** Format: double */
+            highestMHz: number;
+            loads: components["schemas"]["ReadLoadResponse"][];
+            /** Format: double */
+            lowestMHz: number;
+            /** Format: int32 */
+            rows: number;
+        };
         LoadRequest: {
             /** Format: double */
             reactanceOhm?: number;
@@ -698,6 +765,22 @@ export interface components {
         MassResponse: {
             /** Format: double */
             totalKg: number;
+        };
+        OverFrequency: {
+            /** Format: double */
+            fromMHz: number;
+            /** Format: int32 */
+            points: number;
+            /** Format: double */
+            toMHz: number;
+        };
+        OverLength: {
+            /** Format: int32 */
+            band: number;
+            /** Format: int32 */
+            points: number;
+            /** Format: double */
+            toM: number;
         };
         PlaceResponse: {
             currentRms: number | components["schemas"]["BoundsResponse"];
@@ -797,6 +880,8 @@ export interface components {
             foldback?: boolean;
             /** Format: double */
             impedanceOhm?: number;
+            /** Format: double */
+            matchesUpToSwr?: number;
             /** @enum {string} */
             matching?: "AT_RADIO" | "AT_ANTENNA" | "NONE";
             /** Format: double */
@@ -821,6 +906,19 @@ export interface components {
             maxOperatingC?: number;
             /** Format: double */
             peakVoltageV?: number;
+        };
+        ReadLoadResponse: {
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            reactanceOhm: number | null;
+            /** Format: double */
+            referenceOhm: number | null;
+            /** Format: double */
+            resistanceOhm: number | null;
+            /** Format: double */
+            swr: number | null;
+            whyNot: string | null;
         };
         /** @enum {string} */
         Reading: "WATTS" | "PERCENT" | "DB" | "S_UNITS";
@@ -899,6 +997,17 @@ export interface components {
         SourceResponse: {
             cableKey: string | null;
             candidateId: string | null;
+        };
+        SweepRequest: {
+            comparison: components["schemas"]["ComparisonRequest"];
+            overFrequency?: components["schemas"]["OverFrequency"];
+            overLength?: components["schemas"]["OverLength"];
+            rowIds: string[];
+        };
+        SweepResponse: {
+            at: number[];
+            bands: number[];
+            rows: components["schemas"]["CurveResponse"][];
         };
         Transformer: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             id?: string;
@@ -1099,6 +1208,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FitResponse"];
+                };
+            };
+        };
+    };
+    readLoads: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LoadFileRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadFileResponse"];
                 };
             };
         };
@@ -1386,6 +1519,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Settings"];
+                };
+            };
+        };
+    };
+    sweep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SweepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepResponse"];
                 };
             };
         };

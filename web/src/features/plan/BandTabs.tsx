@@ -158,7 +158,9 @@ function FocusedBand({
           value={band.load?.swr}
           show={(v) => plain(v)}
           say={(v) => plain(v)}
-          onCommit={(swr) => onCommand({ do: 'setSwr', band: index, swr })}
+          onCommit={(swr) =>
+            onCommand({ do: 'changeBand', band: index, change: { load: { swr } } })
+          }
           onTrouble={(message) => onTrouble('swr', message)}
         />
       </span>

@@ -19,6 +19,7 @@ import { OwnFigure } from './OwnFigure';
 import { Ribbon } from './run/Ribbon';
 import { TitleBlock } from './TitleBlock';
 import { TwoWriters } from './TwoWriters';
+import { useProfile } from './run/useProfile';
 import { UprightRibbon } from './run/UprightRibbon';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
@@ -95,8 +96,12 @@ export function PlanSheet({
     ),
   );
 
+  const profile = useProfile(plan, catalogue, rows.selected?.id ?? null, focus);
   const drawing = {
     plan,
+    focus,
+    rowId: rows.selected?.id ?? null,
+    profile,
     band: bands[focus],
     assessment: rows.drawn,
     cableName: rows.selected?.name ?? '',

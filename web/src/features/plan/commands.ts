@@ -6,9 +6,10 @@ import type {
   OwnCable,
   Plan,
   Preference,
+  Radio,
   Requirement,
 } from './model';
-import { bandsOf, newId, ownCablesOf, runOf } from './model';
+import { bandsOf, newId, ownCablesOf, powerOn, radioOf, runOf } from './model';
 
 /** Everything that can be done to a plan on its sheet. One command is one step of undo. */
 export type Command =
@@ -32,7 +33,8 @@ export type Command =
   | { do: 'renameBand'; band: number; name: string }
   | { do: 'setFrequency'; band: number; frequencyMHz: number; matching: Matching }
   | { do: 'setMatching'; band: number; matching: Matching }
-  | { do: 'setSwr'; band: number; swr: number }
+  | { do: 'changeBand'; band: number; change: Partial<Band> }
+  | { do: 'changeRadio'; change: Partial<Radio> }
   | { do: 'ask'; requirement: Requirement | null }
   | { do: 'prefer'; preference: Preference }
   | { do: 'putOwnCable'; cable: OwnCable }
@@ -93,8 +95,12 @@ export function apply(plan: Plan, command: Command): Plan {
       });
     case 'setMatching':
       return withBand(plan, command.band, { matching: command.matching });
-    case 'setSwr':
-      return withBand(plan, command.band, { load: { swr: command.swr } });
+    case 'changeBand':
+      return withBand(plan, command.band, command.change);
+    case 'changeRadio':
+      return inWattsOnlyIfAny(
+        withAssessment(plan, { radio: { ...radioOf(plan), ...command.change } }),
+      );
     case 'ask':
       return withDocument(plan, { requirements: command.requirement ? [command.requirement] : [] });
     case 'prefer':
@@ -128,8 +134,11 @@ export function burstOf(command: Command): string | null {
       return `${command.do} ${command.element}`;
     case 'renameBand':
     case 'setFrequency':
-    case 'setSwr':
       return `${command.do} ${command.band}`;
+    case 'changeBand':
+      return `${command.do} ${command.band} ${Object.keys(command.change).join()}`;
+    case 'changeRadio':
+      return `${command.do} ${Object.keys(command.change).join()}`;
     default:
       return null;
   }
@@ -185,6 +194,18 @@ function withBand(plan: Plan, index: number, change: Partial<Band>): Plan {
   return withAssessment(plan, {
     bands: bandsOf(plan).map((b, i) => (i === index ? { ...b, ...change } : b)),
   });
+}
+
+/** A receiver has no watts to ask for: half of what is there stands in their place. */
+function inWattsOnlyIfAny(plan: Plan): Plan {
+  const isReceiver = bandsOf(plan).some((b) => powerOn(plan, b) === null);
+  return isReceiver
+    ? withDocument(plan, {
+        requirements: (plan.document.requirements ?? []).map((r) =>
+          r.kind === 'LEAST_POWER' ? { kind: 'LEAST_PERCENT', percent: 50 } : r,
+        ),
+      })
+    : plan;
 }
 
 /** Lays a cable into every section that is up for choice. */

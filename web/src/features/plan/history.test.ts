@@ -94,7 +94,10 @@ describe('commands', () => {
     const bands = bandsOf(start.present).length;
     const added = after(start, [{ do: 'addBand', band: { id: 'x', frequencyMHz: 433 } }, 0]);
     expect(bandsOf(added.present)).toHaveLength(bands + 1);
-    const changed = after(added, [{ do: 'setSwr', band: bands, swr: 2 }, 1]);
+    const changed = after(added, [
+      { do: 'changeBand', band: bands, change: { load: { swr: 2 } } },
+      1,
+    ]);
     expect(bandsOf(changed.present)[bands]).toMatchObject({ id: 'x', load: { swr: 2 } });
     expect(
       bandsOf(after(changed, [{ do: 'removeBand', band: 0 }, 2]).present).map((b) => b.id),

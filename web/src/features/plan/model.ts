@@ -5,6 +5,7 @@ export type Element = NonNullable<Schemas['AssessmentRequest']['run']>[number];
 export type Line = Extract<Element, { kind: 'LINE' }>;
 export type Joint = Extract<Element, { kind: 'JOINT' }>;
 export type Band = Schemas['BandRequest'];
+export type Radio = Schemas['RadioRequest'];
 export type Requirement = Schemas['RequirementRequest'];
 export type OwnCable = Schemas['CandidateRequest'];
 export type Preference = NonNullable<Document['preference']>;
@@ -29,6 +30,7 @@ export function canonical(plan: Plan): string {
 }
 
 export const MOST_BANDS = 12;
+export const MOST_ELEMENTS = 64;
 
 /** Radios bring a matching unit of their own up to here, and none above. */
 const HIGHEST_TUNED_MHZ = 54;
@@ -72,6 +74,20 @@ export function candidateLengthM(plan: Plan): number {
 /** Power on a band: its own, or the radio's; null for a receiver. */
 export function powerOn(plan: Plan, band: Band | undefined): number | null {
   return band?.powerW ?? radioOf(plan).powerW ?? null;
+}
+
+/** Where the matching unit stands on a band: as the band says, or the radio. */
+export function matchingOn(plan: Plan, band: Band | undefined): Matching {
+  return band?.matching ?? radioOf(plan).matching ?? 'AT_RADIO';
+}
+
+export function matchingLossOn(plan: Plan, band: Band | undefined): number {
+  return band?.matchingLossDb ?? radioOf(plan).matchingLossDb ?? 0;
+}
+
+/** Average over peak power on a band. */
+export function dutyOn(plan: Plan, band: Band | undefined): number {
+  return band?.duty ?? radioOf(plan).duty ?? 1;
 }
 
 export function usualMatching(frequencyMHz: number): Matching {

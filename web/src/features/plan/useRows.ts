@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { BandAssessment, CableType, Ledger, Row } from '../../api';
+import type { BandAssessment, CableType, ComparisonRequest, Ledger, Row } from '../../api';
 import { Away, Refused, useLedger } from '../../api';
 import { awayText, capital } from '../../words';
 import type { Plan } from './model';
@@ -56,6 +56,25 @@ function sentenceOf(error: Error): string {
   return error.message;
 }
 
+/** One row on one band, as the ledger would have it, and nothing else. */
+export function detailRequest(
+  plan: Plan,
+  catalogue: CableType[],
+  rowId: string,
+  focus: number,
+  profile: boolean,
+): ComparisonRequest {
+  const whole = comparisonOf(plan, catalogue, [{ rowId, band: 0, profile }]);
+  const own = whole.candidates?.filter((c) => c.id === rowId) ?? [];
+  return {
+    ...whole,
+    bands: whole.bands?.slice(focus, focus + 1),
+    requirements: [],
+    candidates:
+      own.length > 0 ? own : catalogue.some((t) => t.key === rowId) ? [{ cableKey: rowId }] : [],
+  };
+}
+
 /** One cell with its elements: a small question of its own, so that pointing at a row does not ask for all of them. */
 function useDetail(
   plan: Plan,
@@ -64,18 +83,10 @@ function useDetail(
   focus: number,
   keep = true,
 ): BandAssessment | undefined {
-  const request = useMemo(() => {
-    if (rowId === null) return null;
-    const whole = comparisonOf(plan, catalogue, [{ rowId, band: 0 }]);
-    const own = whole.candidates?.filter((c) => c.id === rowId) ?? [];
-    return {
-      ...whole,
-      bands: whole.bands?.slice(focus, focus + 1),
-      requirements: [],
-      candidates:
-        own.length > 0 ? own : catalogue.some((t) => t.key === rowId) ? [{ cableKey: rowId }] : [],
-    };
-  }, [plan, catalogue, rowId, focus]);
+  const request = useMemo(
+    () => (rowId === null ? null : detailRequest(plan, catalogue, rowId, focus, false)),
+    [plan, catalogue, rowId, focus],
+  );
   const answer = useLedger(request);
   if (rowId === null || (!keep && answer.isPlaceholderData)) return undefined;
   return answer.data?.details[0]?.assessment;

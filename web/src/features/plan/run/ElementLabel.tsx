@@ -1,4 +1,4 @@
-import { fixed } from '../../../units';
+import { fixed, powerText } from '../../../units';
 import type { Element } from '../model';
 import { ElementPanel } from './ElementPanel';
 import type { ElementContext } from './ElementPanel';
@@ -14,6 +14,7 @@ export function ElementLabel({
   index,
   width,
   lossDb,
+  heatW,
   isStop,
   ...context
 }: ElementContext & {
@@ -21,6 +22,7 @@ export function ElementLabel({
   index: number;
   width: number;
   lossDb: number | undefined;
+  heatW: number | null;
   isStop: boolean;
 }) {
   const isLine = element.kind === 'LINE';
@@ -51,6 +53,7 @@ export function ElementLabel({
       </span>
       <span className="figures text-[11px] whitespace-nowrap text-soft">
         {lossDb !== undefined && `${fixed(-lossDb, 2)} dB`}
+        {width >= ROOMY && heatW !== null && `, ${powerText(heatW)} heat`}
       </span>
     </>
   );

@@ -2,36 +2,45 @@ import { PatternLines } from '@visx/pattern';
 import { useState } from 'react';
 import type { BandAssessment, CableType, Connector } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { QuantityField, useWidth } from '../../../ui';
-import { figureOf, levelText, plain, powerText, shownReading, unitOf } from '../../../units';
-import type { Level } from '../../../units';
+import { useWidth } from '../../../ui';
+import { figureOf, levelText, shownReading, unitOf } from '../../../units';
 import type { Command } from '../commands';
-import type { Band, Element, Plan } from '../model';
-import { bandName, powerOn, runOf } from '../model';
+import type { Band, Plan } from '../model';
+import { bandName, bandsOf, MOST_ELEMENTS, powerOn, runOf } from '../model';
+import { AddHere } from './AddHere';
 import { ElementLabel } from './ElementLabel';
+import { elementName } from './elements';
+import { AntennaMark, BOTTOM, BreakMark, ElementMark, FULL, MIDDLE, TOP } from './marks';
+import { MatchingMark } from './MatchingMark';
+import { PointReading } from './PointReading';
+import { Outline, Power } from './Power';
+import { RadioBox } from './RadioBox';
+import { isCompressed, LEAST_WIDTH, levelsOf, placeAt, slotsOf, trueScale } from './ribbonLayout';
+import type { Place, Slot } from './ribbonLayout';
 import { RunTable } from './RunTable';
+import { StandingWave } from './StandingWave';
+import type { Profile } from './useProfile';
+import { useRunDrag } from './useRunDrag';
 import { useWalk } from './useWalk';
-import { boundaryLevels, receivedLevels, ribbonPath, slotsOf, thicknesses } from './ribbonLayout';
-import type { Slot } from './ribbonLayout';
 
-const FULL = 84;
-const MIDDLE = 76;
-const HEIGHT = 128;
+const HEIGHT = 132;
 const RADIO_WIDTH = 92;
-const STUB = 18;
-const ANTENNA_WIDTH = 140;
+const STUB = 36;
+const ANTENNA_WIDTH = 156;
+const RUN_LEFT = RADIO_WIDTH + STUB;
 
 /** Below this the elements could not be told apart; the drawing scrolls instead. */
 const LEAST_RUN_WIDTH = 300;
 
-interface Props {
+export interface RibbonProps {
   plan: Plan;
+  focus: number;
   band: Band | undefined;
   /** The row that is drawn. */
+  rowId: string | null;
   assessment: BandAssessment | undefined;
+  profile: Profile | undefined;
   cableName: string;
-  /** The row pointed at, drawn as an outline. */
-  pointedAt: BandAssessment | undefined;
   catalogue: CableType[];
   connectors: Connector[];
   stale: boolean;
@@ -39,41 +48,50 @@ interface Props {
   onTrouble: (field: string, message: string | null) => void;
 }
 
+interface Props extends RibbonProps {
+  /** The row pointed at, drawn as an outline. */
+  pointedAt: BandAssessment | undefined;
+}
+
 /** The run from radio to antenna: its thickness is the power, the hatching is what became heat. */
 export function Ribbon(props: Props) {
-  const { plan, band, assessment, pointedAt, stale } = props;
+  const { plan, band, assessment, profile, pointedAt, stale, onCommand } = props;
   const { reading } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const run = runOf(plan);
-  const walk = useWalk(run.length, props.onCommand);
+  const walk = useWalk(run.length, onCommand);
   const [asTable, setAsTable] = useState(false);
-  const runWidth = Math.max(LEAST_RUN_WIDTH, width - RADIO_WIDTH - STUB - ANTENNA_WIDTH);
-  const slots = slotsOf(run, runWidth);
+  const [place, setPlace] = useState<(Place & { x: number }) | null>(null);
+  const runWidth = Math.max(
+    LEAST_RUN_WIDTH,
+    LEAST_WIDTH * run.length,
+    width - RUN_LEFT - ANTENNA_WIDTH,
+  );
+  const drag = useRunDrag(run, slotsOf(run, runWidth), onCommand);
+  const { slots } = drag;
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
-  const isReceiver = radioW === null;
   const levels = assessment ? levelsOf(assessment, radioW) : [];
-  const arriving = assessment && {
-    lossDb: assessment.totalLossDb,
-    watts: assessment.powerAtAntennaW,
-  };
+  const compressed = isCompressed(run, slots);
 
   return (
     <section
       aria-label="run"
-      className="shrink-0 overflow-x-auto print:overflow-visible border-b border-hairline px-4 pt-2 pb-2"
+      className="group/run shrink-0 overflow-x-auto border-b border-hairline px-4 pt-1 pb-2 print:overflow-visible"
     >
       <div ref={box} className="relative">
         <svg
-          width={RADIO_WIDTH + STUB + runWidth + ANTENNA_WIDTH}
+          width={RUN_LEFT + runWidth + ANTENNA_WIDTH}
           height={HEIGHT}
           className={`block ${stale ? 'opacity-40' : ''}`}
           role="img"
-          aria-label={
-            arriving
-              ? `${props.cableName}: ${levelText(arriving, shown)} ${isReceiver ? 'at the receiver' : 'at the antenna'} on ${bandName(band)}`
-              : 'the run'
-          }
+          aria-label={told(props, shown)}
+          onPointerMove={(e) => {
+            const x = e.clientX - e.currentTarget.getBoundingClientRect().left - RUN_LEFT;
+            const at = x >= 0 && x <= runWidth ? placeAt(run, slots, x) : null;
+            setPlace(at && { ...at, x });
+          }}
+          onPointerLeave={() => setPlace(null)}
         >
           <PatternLines
             id="ash"
@@ -84,57 +102,123 @@ export function Ribbon(props: Props) {
             orientation={['diagonal']}
             background="var(--ash-ground)"
           />
-          <g transform={`translate(${RADIO_WIDTH + STUB} 0)`}>
+          <g transform={`translate(${RUN_LEFT} 0)`}>
             {assessment && (
-              <Power slots={slots} assessment={assessment} radioW={radioW} width={runWidth} />
+              <Power
+                slots={slots}
+                levels={levels}
+                isReceiver={radioW === null}
+                stub={STUB}
+                width={endOf(slots, runWidth)}
+              />
             )}
-            {pointedAt && <Outline slots={slots} assessment={pointedAt} radioW={radioW} />}
+            {profile && !drag.isDragging && (
+              <StandingWave run={run} slots={slots} profile={profile} />
+            )}
+            {slots.map(
+              (slot, i) => compressed[i] && <BreakMark key={i} x={slot.x + slot.width / 2} />,
+            )}
+            {pointedAt && <Outline slots={slots} levels={levelsOf(pointedAt, radioW)} />}
             {run.map((element, i) => (
-              <JointMark key={element.id ?? i} element={element} slot={slots[i]} />
+              <ElementMark key={element.id ?? i} element={element} x={middleOf(slots[i])} />
             ))}
             <g className="figures" fontSize="11" fill="var(--ink)">
               {levels.map((level, i) => (
-                <text key={i} x={boundaryX(slots, i)} y={26} textAnchor="middle">
+                <text key={i} x={boundaryX(slots, i)} y={28} textAnchor="middle">
                   {figureOf(level, shown)}
                 </text>
               ))}
             </g>
-            <Antenna x={runWidth} />
+            {place && radioW !== null && (
+              <path
+                d={`M${place.x} ${TOP - 4}V${BOTTOM + 4}`}
+                stroke="var(--blue)"
+                strokeDasharray="3 2"
+              />
+            )}
+            {drag.carried && (
+              <path
+                d={`M${dropX(slots, drag.carried.index, drag.carried.target)} ${TOP - 10}V${BOTTOM + 10}`}
+                stroke="var(--blue)"
+                strokeWidth="3"
+              />
+            )}
+            <AntennaMark x={endOf(slots, runWidth)} />
           </g>
         </svg>
 
-        <RadioBox {...props} />
-        <div
-          className={`absolute text-left ${stale ? 'opacity-40' : ''}`}
-          style={{ left: RADIO_WIDTH + STUB + runWidth + 40, top: MIDDLE - 24 }}
-        >
-          {arriving && (
-            <>
+        {place && radioW !== null && (
+          <p
+            className="figures pointer-events-none absolute z-10 border border-hairline bg-paper px-1.5 text-[11px] whitespace-nowrap"
+            style={{ left: RUN_LEFT + Math.min(place.x + 6, runWidth - 120), top: BOTTOM - 20 }}
+          >
+            <PointReading place={place} profile={profile} radioW={radioW} shown={shown} />
+          </p>
+        )}
+        <RadioBox {...props} width={RADIO_WIDTH} />
+        {radioW !== null && (
+          <MatchingMark
+            {...props}
+            radioX={RADIO_WIDTH + 5}
+            antennaX={RUN_LEFT + endOf(slots, runWidth) + 30}
+          />
+        )}
+        <Arriving {...props} shown={shown} left={RUN_LEFT + endOf(slots, runWidth) + 62} />
+        {slots.map(
+          (slot, i) =>
+            run[i]?.kind === 'LINE' && (
               <div
-                className={`figures text-[20px] leading-6 font-semibold whitespace-nowrap ${isReceiver ? '' : 'text-copper-text'}`}
-              >
-                {figureOf(arriving, shown)}
-                <span className="ml-1.5 text-[13px] font-normal">{unitOf(shown)}</span>
-              </div>
-              <div className="text-[11px] text-soft">
-                {isReceiver ? 'reach the receiver' : 'at the antenna'}
-              </div>
-            </>
-          )}
-        </div>
+                key={i}
+                title="draw it longer or shorter"
+                className="absolute w-3 cursor-ew-resize touch-none hover:bg-blue/40"
+                style={{
+                  left: RUN_LEFT + slot.x + slot.width - 6,
+                  top: TOP,
+                  height: FULL,
+                }}
+                onPointerDown={(e) => drag.stretch(i, e)}
+                onPointerMove={drag.move}
+                onPointerUp={drag.drop}
+                onPointerCancel={drag.drop}
+              />
+            ),
+        )}
+        {run.length < MOST_ELEMENTS &&
+          [...slots.map((s) => s.x), endOf(slots, runWidth)].map((x, at) => (
+            <span key={at} className="absolute top-0" style={{ left: RUN_LEFT + x - 12 }}>
+              <AddHere
+                {...props}
+                at={at}
+                label={gapLabel(props, at)}
+                text={<PlusMark />}
+                isStop={at === walk.current + 1}
+                className="flex h-6 w-6 items-center justify-center text-soft opacity-0 group-focus-within/run:opacity-100 group-hover/run:opacity-100 hover:text-blue focus:opacity-100 print:hidden"
+              />
+            </span>
+          ))}
 
         <ol
           aria-label="elements from radio to antenna"
-          className="relative h-[70px]"
-          style={{ marginLeft: RADIO_WIDTH + STUB, width: runWidth }}
+          className="relative h-[66px]"
+          style={{ marginLeft: RUN_LEFT, width: runWidth }}
           onKeyDown={walk.onKeyDown}
         >
           {run.map((element, i) => (
             <li
               key={element.id ?? i}
-              className="absolute flex flex-col items-center text-center"
-              style={{ left: slots[i]?.x ?? 0, width: slots[i]?.width ?? 0 }}
+              className={`absolute flex touch-none flex-col items-center text-center ${drag.carried?.index === i ? 'z-10 cursor-grabbing bg-paper opacity-70' : ''}`}
+              style={{
+                left: slots[i]?.x ?? 0,
+                width: slots[i]?.width ?? 0,
+                transform:
+                  drag.carried?.index === i ? `translateX(${drag.carried.byPx}px)` : undefined,
+              }}
               onFocus={() => walk.setCurrent(i)}
+              onPointerDown={(e) => drag.carry(i, e)}
+              onPointerMove={drag.move}
+              onPointerUp={drag.drop}
+              onPointerCancel={drag.drop}
+              onClickCapture={(e) => drag.isDragging && e.stopPropagation()}
             >
               <ElementLabel
                 {...props}
@@ -144,25 +228,139 @@ export function Ribbon(props: Props) {
                 index={i}
                 width={slots[i]?.width ?? 0}
                 lossDb={assessment?.elements[i]?.lossDb}
+                heatW={heatOf(assessment, i)}
                 isStop={i === walk.current}
               />
             </li>
           ))}
         </ol>
+        <TrueScale spans={trueScale(run)} left={RUN_LEFT} width={runWidth} />
         <button
           type="button"
           aria-expanded={asTable}
-          className="quiet absolute bottom-0 left-0 text-[11px]"
+          className="quiet absolute bottom-0 left-0 text-[11px] print:hidden"
           onClick={() => setAsTable(!asTable)}
         >
           {asTable ? 'without the table' : 'as a table'}
         </button>
       </div>
+      {run.length === 0 && (
+        <p className="text-soft">
+          The antenna sits on the radio&rsquo;s own socket. Add the first piece of the run above.
+        </p>
+      )}
       {asTable && (
         <RunTable {...props} run={run} assessment={assessment} levels={levels} shown={shown} />
       )}
     </section>
   );
+}
+
+/** What became heat in an element, W. */
+function heatOf(assessment: BandAssessment | undefined, i: number): number | null {
+  const element = assessment?.elements[i];
+  return element?.powerInW != null && element.powerOutW != null
+    ? element.powerInW - element.powerOutW
+    : null;
+}
+
+function told(props: Props, shown: ReturnType<typeof shownReading>): string {
+  const { plan, band, assessment, cableName } = props;
+  if (!assessment) return 'the run';
+  const arriving = { lossDb: assessment.totalLossDb, watts: assessment.powerAtAntennaW };
+  const where = powerOn(plan, band) === null ? 'at the receiver' : 'at the antenna';
+  return `${cableName}: ${levelText(arriving, shown)} ${where} on ${bandName(band)}`;
+}
+
+function Arriving({
+  plan,
+  focus,
+  assessment,
+  stale,
+  shown,
+  left,
+}: Props & { shown: ReturnType<typeof shownReading>; left: number }) {
+  if (!assessment) return null;
+  const isReceiver = powerOn(plan, bandsOf(plan)[focus]) === null;
+  const arriving = { lossDb: assessment.totalLossDb, watts: assessment.powerAtAntennaW };
+  return (
+    <div
+      className={`absolute text-left ${stale ? 'opacity-40' : ''}`}
+      style={{ left, top: MIDDLE - 24 }}
+    >
+      <div
+        className={`figures text-[20px] leading-6 font-semibold whitespace-nowrap ${isReceiver ? '' : 'text-copper-text'}`}
+      >
+        {figureOf(arriving, shown)}
+        <span className="ml-1.5 text-[13px] font-normal">{unitOf(shown)}</span>
+      </div>
+      <div className="text-[11px] text-soft">
+        {isReceiver ? 'reach the receiver' : 'at the antenna'}
+      </div>
+    </div>
+  );
+}
+
+function gapLabel(props: Props, at: number): string {
+  const run = runOf(props.plan);
+  const before = run[at - 1];
+  const after = run[at];
+  const name = (e: typeof before, end: string) => (e ? elementName(e, props) : end);
+  return `add between ${name(before, 'the radio')} and ${name(after, 'the antenna')}`;
+}
+
+function PlusMark() {
+  return (
+    <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true">
+      <path d="M7 1v12M1 7h12" stroke="currentColor" strokeWidth="1.5" />
+    </svg>
+  );
+}
+
+/** The lines at true scale, one beside the other, since the drawing above is not. */
+function TrueScale({
+  spans,
+  left,
+  width,
+}: {
+  spans: ([number, number] | null)[];
+  left: number;
+  width: number;
+}) {
+  return (
+    <svg
+      width={width}
+      height={5}
+      className="block"
+      style={{ marginLeft: left }}
+      role="img"
+      aria-label="the lines at true scale"
+    >
+      <title>the lines at true scale</title>
+      {spans.map(
+        (span, i) =>
+          span && (
+            <rect
+              key={i}
+              x={span[0] * width}
+              y={1}
+              width={Math.max(1, (span[1] - span[0]) * width - 1)}
+              height={3}
+              fill={i % 2 ? 'var(--ink-soft)' : 'var(--ink)'}
+            />
+          ),
+      )}
+    </svg>
+  );
+}
+
+function middleOf(slot: Slot | undefined): number {
+  return slot ? slot.x + slot.width / 2 : 0;
+}
+
+function endOf(slots: Slot[], otherwise: number): number {
+  const last = slots.at(-1);
+  return last ? last.x + last.width : otherwise;
 }
 
 function boundaryX(slots: Slot[], i: number): number {
@@ -172,119 +370,9 @@ function boundaryX(slots: Slot[], i: number): number {
   return last ? last.x + last.width - 6 : 0;
 }
 
-/** Sent power goes from the radio to the antenna, a received signal the other way. */
-function levelsOf(assessment: BandAssessment, radioW: number | null): Level[] {
-  return radioW === null ? receivedLevels(assessment) : boundaryLevels(assessment, radioW);
-}
-
-/** Copper is radio power and nothing else; a received signal is drawn in ink. */
-function Power({
-  slots,
-  assessment,
-  radioW,
-  width,
-}: {
-  slots: Slot[];
-  assessment: BandAssessment;
-  radioW: number | null;
-  width: number;
-}) {
-  const thickness = thicknesses(levelsOf(assessment, radioW), FULL);
-  const atRadio = thickness[0] ?? FULL;
-  const entering = radioW === null ? FULL : atRadio;
-  const colour = radioW === null ? 'var(--ink-soft)' : 'var(--copper)';
-  return (
-    <>
-      {entering < FULL - 0.5 && (
-        <path
-          d={`M${-STUB} ${MIDDLE - FULL / 2}L0 ${MIDDLE - entering / 2}M${-STUB} ${MIDDLE + FULL / 2}L0 ${MIDDLE + entering / 2}`}
-          stroke="var(--ink-soft)"
-          strokeDasharray="2 2"
-          fill="none"
-        >
-          <title>what never leaves the radio</title>
-        </path>
-      )}
-      <path
-        d={`M${-STUB} ${MIDDLE - atRadio / 2}H0V${MIDDLE + atRadio / 2}H${-STUB}Z`}
-        fill={colour}
-      />
-      <rect x={0} y={MIDDLE - entering / 2} width={width} height={entering} fill="url(#ash)" />
-      <path d={ribbonPath(slots, thickness, MIDDLE)} fill={colour} data-testid="copper" />
-      <path
-        d={`M0 ${MIDDLE - entering / 2}H${width}M0 ${MIDDLE + entering / 2}H${width}`}
-        stroke="var(--ink)"
-        strokeWidth="0.75"
-      />
-    </>
-  );
-}
-
-function Outline({
-  slots,
-  assessment,
-  radioW,
-}: {
-  slots: Slot[];
-  assessment: BandAssessment;
-  radioW: number | null;
-}) {
-  const thickness = thicknesses(levelsOf(assessment, radioW), FULL);
-  const path = ribbonPath(slots, thickness, MIDDLE);
-  return (
-    <g fill="none" data-testid="outline">
-      <path d={path} stroke="var(--paper)" strokeWidth="3.5" />
-      <path d={path} stroke="var(--blue)" strokeWidth="1.5" strokeDasharray="5 3" />
-    </g>
-  );
-}
-
-/** A mated pair: two lines across the run, as on a drawing. */
-function JointMark({ element, slot }: { element: Element; slot: Slot | undefined }) {
-  if (!slot || element.kind === 'LINE') return null;
-  const x = slot.x + slot.width / 2;
-  return (
-    <path
-      d={`M${x - 2} ${MIDDLE - FULL / 2 - 6}V${MIDDLE + FULL / 2 + 6}M${x + 2} ${MIDDLE - FULL / 2 - 6}V${MIDDLE + FULL / 2 + 6}`}
-      stroke="var(--ink)"
-      strokeWidth="1.25"
-    />
-  );
-}
-
-function Antenna({ x }: { x: number }) {
-  return (
-    <path
-      d={`M${x} ${MIDDLE}h12M${x + 12} ${MIDDLE - 24}v48M${x + 6} ${MIDDLE - 24}h12M${x + 6} ${MIDDLE + 24}h12M${x + 20} ${MIDDLE - 14}v28`}
-      stroke="var(--ink)"
-      strokeWidth="1.5"
-      fill="none"
-    />
-  );
-}
-
-function RadioBox({ plan, band, onCommand, onTrouble }: Props) {
-  const isReceiver = powerOn(plan, band) === null;
-  return (
-    <div
-      className="absolute left-0 flex flex-col justify-center border border-ink bg-paper px-1 text-center"
-      style={{ top: MIDDLE - FULL / 2, minHeight: FULL, width: RADIO_WIDTH }}
-    >
-      <div className="text-soft">{isReceiver ? 'receiver' : 'radio'}</div>
-      {!isReceiver && (
-        <QuantityField
-          label="radio power"
-          kind="power"
-          unit="w"
-          unitLabel="W"
-          value={plan.document.assessment?.radio?.powerW}
-          show={(v) => plain(v)}
-          say={powerText}
-          className="items-center font-semibold"
-          onCommit={(powerW) => onCommand({ do: 'setPower', powerW })}
-          onTrouble={(message) => onTrouble('power', message)}
-        />
-      )}
-    </div>
-  );
+/** Where a carried element would come to stand. */
+function dropX(slots: Slot[], from: number, to: number): number {
+  const slot = slots[to];
+  if (!slot) return 0;
+  return to > from ? slot.x + slot.width : slot.x;
 }

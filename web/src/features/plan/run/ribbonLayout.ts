@@ -69,6 +69,11 @@ function lossOr(lossDb: number, radioW: number | null, watts: number | null): nu
   return radioW === null || watts === null ? lossDb : lossBetween(radioW, watts);
 }
 
+/** Sent power goes from the radio to the antenna, a received signal the other way. */
+export function levelsOf(assessment: BandAssessment, radioW: number | null): Level[] {
+  return radioW === null ? receivedLevels(assessment) : boundaryLevels(assessment, radioW);
+}
+
 /** Thickness at every boundary for a full thickness that stands for the radio's power, px. */
 export function thicknesses(levels: Level[], full: number): number[] {
   const rising = (levels[0]?.lossDb ?? 0) > (levels.at(-1)?.lossDb ?? 0);
@@ -110,4 +115,73 @@ export function ribbonPath(slots: Slot[], thickness: number[], middle: number): 
   const above = upper.map(([x, half]): [number, number] => [x, middle - half]);
   const below = upper.toReversed().map(([x, half]): [number, number] => [x, middle + half]);
   return `M${[...above, ...below].map(point).join('L')}Z`;
+}
+
+/** A line drawn at less than this share of the scale of the least compressed one carries a break mark. */
+const COMPRESSED = 0.5;
+
+/** Which lines are drawn so much shorter than others that a break mark must say so. */
+export function isCompressed(run: Sized[], slots: Slot[]): boolean[] {
+  const scales = run.map((e, i) =>
+    e.kind === 'LINE' && e.lengthM ? (slots[i]?.width ?? 0) / e.lengthM : 0,
+  );
+  const largest = Math.max(0, ...scales);
+  return scales.map((scale) => scale > 0 && scale < COMPRESSED * largest);
+}
+
+/** Where the lines lie at true scale, as shares of the whole length: [from, to] for each line, null for the rest. */
+export function trueScale(run: Sized[]): ([number, number] | null)[] {
+  const lengths = run.map((e) => (e.kind === 'LINE' ? (e.lengthM ?? 0) : 0));
+  const whole = lengths.reduce((a, b) => a + b, 0);
+  let from = 0;
+  return run.map((e, i) => {
+    if (e.kind !== 'LINE' || whole === 0) return null;
+    const share = (lengths[i] ?? 0) / whole;
+    const span: [number, number] = [from, from + share];
+    from += share;
+    return span;
+  });
+}
+
+/** The slots while a hand draws one line longer: the scale stands still, and what follows moves along. */
+export function stretched(slots: Slot[], index: number, byPx: number): Slot[] {
+  return slots.map((slot, i) => {
+    if (i < index) return slot;
+    if (i === index) return { ...slot, width: Math.max(LEAST_WIDTH, slot.width + byPx) };
+    const moved = Math.max(LEAST_WIDTH, (slots[index]?.width ?? 0) + byPx);
+    return { ...slot, x: slot.x + moved - (slots[index]?.width ?? 0) };
+  });
+}
+
+/** Pixels for a metre of line beyond its least width. */
+export function pxPerMetre(run: Sized[], slots: Slot[], least = LEAST_WIDTH): number {
+  const whole = run.reduce((sum, e) => sum + (e.kind === 'LINE' ? (e.lengthM ?? 0) : 0), 0);
+  const spare = slots.reduce((sum, s) => sum + s.width - least, 0);
+  return whole > 0 && spare > 0 ? spare / whole : 1;
+}
+
+/** Where an element that is carried to a place along the drawing would stand in the list. */
+export function indexAt(slots: Slot[], carried: number, x: number): number {
+  const others = slots.filter((_, i) => i !== carried);
+  return others.filter((s) => x > s.x + s.width / 2).length;
+}
+
+/** A place on the run, from one on the drawing. */
+export interface Place {
+  element: number;
+  /** Metres along the run, from the radio. */
+  fromRadioM: number;
+}
+
+export function placeAt(run: Sized[], slots: Slot[], x: number): Place | null {
+  let fromRadioM = 0;
+  for (const [i, slot] of slots.entries()) {
+    const lengthM = run[i]?.kind === 'LINE' ? (run[i].lengthM ?? 0) : 0;
+    if (x <= slot.x + slot.width || i === slots.length - 1) {
+      const way = Math.max(0, Math.min(1, (x - slot.x) / slot.width));
+      return { element: i, fromRadioM: fromRadioM + way * lengthM };
+    }
+    fromRadioM += lengthM;
+  }
+  return null;
 }

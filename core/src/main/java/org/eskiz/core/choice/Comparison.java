@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.run.AntennaStates;
+import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
@@ -60,6 +61,57 @@ public final class Comparison {
                 cells,
                 cost(candidate),
                 massKg(candidate));
+    }
+
+    /**
+     * A candidate over frequency. Between the bands radio and antenna are those of the nearest band, by the ratio of the
+     * frequencies: what they are elsewhere nobody has said.
+     */
+    public Curve overFrequency(Candidate candidate, List<Double> frequenciesMHz) {
+        Run tried = place.filledWith(candidate.cable());
+        return new Curve(
+                candidate,
+                frequenciesMHz.stream()
+                        .map(f -> assessment(
+                                tried,
+                                nearestBand(f),
+                                new Conditions(f, bands.get(0).conditions().ambientC())))
+                        .toList());
+    }
+
+    /** A candidate on one band, over the length of the replaced sections together; each keeps its share of it. */
+    public Curve overLength(Candidate candidate, int band, List<Double> lengthsM) {
+        return new Curve(
+                candidate,
+                lengthsM.stream()
+                        .map(l -> assessment(
+                                place.filledWith(candidate.cable(), l),
+                                band,
+                                bands.get(band).conditions()))
+                        .toList());
+    }
+
+    /** The band whose frequency is nearest, as musicians count distance: by ratio. */
+    public int nearestBand(double frequencyMHz) {
+        int nearest = 0;
+        for (int i = 1; i < bands.size(); i++) {
+            if (distance(i, frequencyMHz) < distance(nearest, frequencyMHz)) {
+                nearest = i;
+            }
+        }
+        return nearest;
+    }
+
+    private double distance(int band, double frequencyMHz) {
+        return Math.abs(Math.log(bands.get(band).conditions().frequencyMHz() / frequencyMHz));
+    }
+
+    private Optional<RunAssessment> assessment(Run tried, int band, Conditions at) {
+        try {
+            return Optional.of(RunAssessment.of(tried, bands.get(band).radio(), at, antennas.get(band)));
+        } catch (RunTooLossyException e) {
+            return Optional.empty();
+        }
     }
 
     private Cell cell(Run tried, int band) {
@@ -121,9 +173,16 @@ public final class Comparison {
         }
 
         Run filledWith(Cable cable) {
+            return filledWith(cable, lengthM());
+        }
+
+        /** The sections together of another length, each with its share. */
+        Run filledWith(Cable cable, double lengthM) {
+            double now = lengthM();
             List<Element> elements = new ArrayList<>(run.elements());
             for (int i : sections) {
-                elements.set(i, new Element.Line(cable, ((Element.Line) elements.get(i)).lengthM()));
+                double share = now == 0 ? 1.0 / sections.size() : ((Element.Line) elements.get(i)).lengthM() / now;
+                elements.set(i, new Element.Line(cable, share * lengthM));
             }
             return new Run(elements);
         }

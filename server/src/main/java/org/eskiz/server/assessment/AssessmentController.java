@@ -41,6 +41,14 @@ class AssessmentController {
         return assessments.fit(request);
     }
 
+    @PostMapping("/sweeps")
+    @Operation(
+            operationId = "sweep",
+            summary = "Candidates over frequency, or over the length of what is up for choice")
+    SweepResponse sweep(@RequestBody SweepRequest request) {
+        return comparisons.sweep(request);
+    }
+
     @PostMapping("/comparisons")
     @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
     ComparisonResponse compare(@RequestBody ComparisonRequest request) {

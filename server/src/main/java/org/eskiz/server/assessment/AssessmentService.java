@@ -36,7 +36,7 @@ public class AssessmentService {
             assessments.add(assess(run, bands.get(i), i, faults));
         }
         faults.refuse();
-        return answer(request, run, assessments);
+        return answer(catalogue, request, run, assessments);
     }
 
     /** What happens along a run on its one band. */
@@ -72,8 +72,9 @@ public class AssessmentService {
         }
     }
 
-    private static AssessmentResponse answer(AssessmentRequest request, Run run, List<RunAssessment> assessments) {
-        var writing = new BandWriting(request.run(), run, null);
+    private static AssessmentResponse answer(
+            Catalogue catalogue, AssessmentRequest request, Run run, List<RunAssessment> assessments) {
+        var writing = new BandWriting(catalogue, request.radio(), request.run(), run, null);
         List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
         for (int i = 0; i < assessments.size(); i++) {
             answers.add(writing.band(request.bands().get(i), assessments.get(i)));

@@ -8,6 +8,7 @@ import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.server.catalogue.Catalogue;
 
 /** Writes what the core found on a band, with what an operator should know about it. */
 final class BandWriting {
@@ -15,19 +16,30 @@ final class BandWriting {
     /** Less reflection than this at the radio is not worth a sentence. */
     private static final double NOTEWORTHY_REFLECTION_DB = 0.05;
 
+    private final Catalogue catalogue;
+    private final RadioRequest radio;
     private final List<ElementRequest> elements;
     private final Run run;
-    private final String candidateName;
+    private final ElementRequest.Line standing;
 
     /**
+     * @param catalogue where keys are looked up
+     * @param radio as requested
      * @param elements as requested
      * @param run as assessed; its candidate lines may hold another cable than requested
-     * @param candidateName name of the cable in the candidate lines; null for the requested one
+     * @param standing what stands in the candidate lines; null for the requested cable
      */
-    BandWriting(List<ElementRequest> elements, Run run, String candidateName) {
+    BandWriting(
+            Catalogue catalogue,
+            RadioRequest radio,
+            List<ElementRequest> elements,
+            Run run,
+            ElementRequest.Line standing) {
+        this.catalogue = catalogue;
+        this.radio = radio;
         this.elements = elements;
         this.run = run;
-        this.candidateName = candidateName;
+        this.standing = standing;
     }
 
     AssessmentResponse.BandResponse band(BandRequest band, RunAssessment a) {
@@ -75,6 +87,7 @@ final class BandWriting {
                 findings.add(extrapolated(elements.get(i), run.elements().get(i), band));
             }
         }
+        findings.addAll(new RunFindings(catalogue, elements, standing).of(radio, band, a));
         boolean unitAtAntenna = a.radio().matching() == Matching.AT_ANTENNA;
         if (unitAtAntenna && a.reflectionLossDb() > NOTEWORTHY_REFLECTION_DB) {
             findings.add(new FindingResponse(
@@ -103,8 +116,8 @@ final class BandWriting {
     }
 
     private String sheetName(ElementRequest.Line line) {
-        if (candidateName != null && Boolean.TRUE.equals(line.candidate())) {
-            return candidateName;
+        if (standing != null && Boolean.TRUE.equals(line.candidate())) {
+            return standing.name();
         }
         if (line.cableKey() != null) {
             return line.cableKey();

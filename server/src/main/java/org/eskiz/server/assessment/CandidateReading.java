@@ -144,5 +144,11 @@ final class CandidateReading {
      * @param written as the request has it; null for one of the catalogue
      * @param samplePrice whether its price is a sample
      */
-    record Entry(Candidate candidate, String name, String cableKey, CableRequest written, boolean samplePrice) {}
+    record Entry(Candidate candidate, String name, String cableKey, CableRequest written, boolean samplePrice) {
+
+        /** As it would stand in a run. */
+        ElementRequest.Line asLine() {
+            return new ElementRequest.Line(null, name, cableKey, written, null, true);
+        }
+    }
 }

@@ -45,6 +45,27 @@ public class ComparisonService {
                 details(request, rows, writing, faults));
     }
 
+    /** Curves of some rows of a ledger. */
+    SweepResponse sweep(SweepRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        if (request.comparison() != null) {
+            new ComparisonCheck(catalogue, faults).complete(request.comparison());
+        }
+        SweepReading.check(request, faults);
+        faults.refuse();
+
+        CandidateReading candidates = CandidateReading.of(request.comparison(), catalogue);
+        RequestCheck.each("rowIds", request.rowIds(), (path, id) -> {
+            if (candidates.entry(id) == null) {
+                faults.add(path, "there is no row \"" + id + "\"");
+            }
+        });
+        faults.refuse();
+        Comparison comparison = comparison(request.comparison(), new CoreReading(catalogue), candidates, faults);
+        return new SweepReading(request, candidates).sweep(comparison);
+    }
+
     private static Comparison comparison(
             ComparisonRequest request, CoreReading reading, CandidateReading candidates, Faults faults) {
         AssessmentRequest assessment = request.assessment();

@@ -25,7 +25,8 @@ final class CoreReading {
     private static final double DEFAULT_IMPEDANCE_OHM = 50;
     private static final double DEFAULT_AMBIENT_C = 20;
     private static final double DEFAULT_DUTY = 1;
-    private static final RadioRequest UNSTATED_RADIO = new RadioRequest(null, null, null, null, null, null);
+    private static final double DEFAULT_MATCHES_UP_TO = 3;
+    private static final RadioRequest UNSTATED_RADIO = new RadioRequest(null, null, null, null, null, null, null);
 
     private final Catalogue catalogue;
 
@@ -54,6 +55,11 @@ final class CoreReading {
                 requireNonNullElse(or(band.matching(), radio.matching()), Matching.AT_RADIO),
                 requireNonNullElse(or(band.matchingLossDb(), radio.matchingLossDb()), 0.0),
                 requireNonNullElse(or(band.foldback(), radio.foldback()), false));
+    }
+
+    /** The largest SWR that the matching unit copes with. */
+    static double matchesUpToSwr(RadioRequest radio) {
+        return requireNonNullElse(requireNonNullElse(radio, UNSTATED_RADIO).matchesUpToSwr(), DEFAULT_MATCHES_UP_TO);
     }
 
     /** Average over peak power on a band. */

@@ -10,6 +10,8 @@ import org.eskiz.server.http.Within;
  * @param impedanceOhm default 50
  * @param matching default {@code AT_RADIO}
  * @param matchingLossDb loss of the matching unit, default 0
+ * @param matchesUpToSwr the largest SWR that the matching unit copes with, default 3; what is beyond is pointed out and
+ *     still computed
  * @param foldback whether the radio reduces power on a bad SWR, default false
  * @param duty average over peak power while transmitting, default 1
  */
@@ -21,5 +23,6 @@ public record RadioRequest(
 
         Matching matching,
         @Within(what = Ranges.LOSS, min = 0, max = 60) Double matchingLossDb,
+        @Within(what = Ranges.SWR, min = 1, max = 1000) Double matchesUpToSwr,
         Boolean foldback,
         @Within(what = "duty", min = 0, max = 1) Double duty) {}

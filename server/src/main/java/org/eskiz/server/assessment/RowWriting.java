@@ -46,7 +46,7 @@ final class RowWriting {
         CandidateReading.Entry entry = candidates.entry(row.candidate().id());
         BandRequest band = request.bands().get(cell.band());
         return row.cells().get(cell.band()).assessment().map(a -> {
-            var writing = new BandWriting(request.run(), a.run(), entry.name());
+            var writing = new BandWriting(catalogue, request.radio(), request.run(), a.run(), entry.asLine());
             boolean isProfiled =
                     Boolean.TRUE.equals(cell.profile()) && a.radio().powerW().isPresent();
             return new ComparisonResponse.DetailResponse(
@@ -58,8 +58,7 @@ final class RowWriting {
     }
 
     private ProfileResponse profile(CandidateReading.Entry entry, BandRequest band, RunAssessment assessment) {
-        var standing = new ElementRequest.Line(null, entry.name(), entry.cableKey(), entry.written(), null, true);
-        var ratings = new RatingsReading(catalogue, standing);
+        var ratings = new RatingsReading(catalogue, entry.asLine());
         return new ProfileWriting(request.run(), ratings, CoreReading.duty(request.radio(), band)).profile(assessment);
     }
 

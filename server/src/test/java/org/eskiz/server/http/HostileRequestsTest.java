@@ -50,6 +50,15 @@ class HostileRequestsTest {
                             + ", \"details\": [{\"rowId\": \"own\", \"band\": 1, \"profile\": true}]}"),
             new Target(
                     "POST",
+                    "/api/sweeps",
+                    "{\"comparison\": {" + RUN + ", " + ASKED
+                            + "}, \"rowIds\": [\"own\"], \"overFrequency\": {\"fromMHz\": 1, \"toMHz\": 500, \"points\": 5}, \"overLength\": null}"),
+            new Target(
+                    "POST",
+                    "/api/loads",
+                    "{\"fileName\": \"a.csv\", \"text\": \"MHz,R,X\\n7,50,1\\n8,60,2\", \"frequenciesMHz\": [7.1, 14], \"referenceOhm\": 50}"),
+            new Target(
+                    "POST",
                     "/api/fits",
                     "{\"points\": [{\"frequencyMHz\": 1, \"attenuationDbPer100m\": 1.6}, {\"frequencyMHz\": 900, \"attenuationDbPer100m\": 56}]}"),
             new Target(

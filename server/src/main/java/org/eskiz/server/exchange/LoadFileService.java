@@ -1,0 +1,71 @@
+package org.eskiz.server.exchange;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import org.eskiz.core.run.Load;
+import org.eskiz.core.run.LoadTable;
+import org.eskiz.server.http.Faults;
+import org.springframework.stereotype.Service;
+
+/** Reads antennas out of files; stores nothing. */
+@Service
+class LoadFileService {
+
+    private static final double DEFAULT_REFERENCE_OHM = 50;
+
+    /** What a file says of the antenna. */
+    LoadFileResponse read(LoadFileRequest request) {
+        Faults faults = Faults.in(request);
+        faults.refuse();
+        try {
+            return answer(table(request), request.frequenciesMHz());
+        } catch (LoadFileException e) {
+            faults.add("text", e.getMessage());
+            faults.refuse();
+            throw e;
+        }
+    }
+
+    private static LoadTable table(LoadFileRequest request) {
+        double reference = request.referenceOhm() == null ? DEFAULT_REFERENCE_OHM : request.referenceOhm();
+        return request.fileName().toLowerCase(Locale.ROOT).endsWith(".s1p")
+                ? OnePortSweep.read(request.text())
+                : LoadRows.read(request.text(), reference);
+    }
+
+    private static LoadFileResponse answer(LoadTable table, List<Double> frequencies) {
+        return new LoadFileResponse(
+                table.size(),
+                table.lowestMHz(),
+                table.highestMHz(),
+                frequencies.stream().map(f -> at(table, f)).toList());
+    }
+
+    private static LoadFileResponse.ReadLoadResponse at(LoadTable table, double frequencyMHz) {
+        try {
+            Optional<Load> load = table.at(frequencyMHz);
+            return load.map(l -> known(frequencyMHz, l))
+                    .orElseGet(() -> unknown(
+                            frequencyMHz,
+                            "the file covers %s to %s MHz, not %s MHz"
+                                    .formatted(table.lowestMHz(), table.highestMHz(), frequencyMHz)));
+        } catch (IllegalArgumentException e) {
+            return unknown(frequencyMHz, e.getMessage());
+        }
+    }
+
+    private static LoadFileResponse.ReadLoadResponse known(double frequencyMHz, Load load) {
+        if (load instanceof Load.Impedance z) {
+            return new LoadFileResponse.ReadLoadResponse(
+                    frequencyMHz, z.resistanceOhm(), z.reactanceOhm(), null, null, null);
+        }
+        var swr = (Load.SwrAtAntenna) load;
+        return new LoadFileResponse.ReadLoadResponse(
+                frequencyMHz, null, null, swr.swr(), swr.referenceOhm().orElse(DEFAULT_REFERENCE_OHM), null);
+    }
+
+    private static LoadFileResponse.ReadLoadResponse unknown(double frequencyMHz, String whyNot) {
+        return new LoadFileResponse.ReadLoadResponse(frequencyMHz, null, null, null, null, whyNot);
+    }
+}

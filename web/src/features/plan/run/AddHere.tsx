@@ -1,0 +1,102 @@
+import { useState } from 'react';
+import type { CableType, Connector } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { OpensInPlace } from '../../../ui';
+import type { Command } from '../commands';
+import { offersFor } from './readElement';
+
+interface Props {
+  /** Where in the run the new element will stand. */
+  at: number;
+  label: string;
+  className: string;
+  text: React.ReactNode;
+  isStop: boolean;
+  catalogue: CableType[];
+  connectors: Connector[];
+  onCommand: (command: Command) => void;
+}
+
+/** A gap of the run, into which something is put by typing or picking. */
+export function AddHere(props: Props) {
+  return (
+    <OpensInPlace
+      label={props.label}
+      text={props.text}
+      className={props.className}
+      width={260}
+      button={{ tabIndex: props.isStop ? 0 : -1 }}
+    >
+      {(close) => <Offers {...props} close={close} />}
+    </OpensInPlace>
+  );
+}
+
+function Offers({ at, catalogue, connectors, onCommand, close }: Props & { close: () => void }) {
+  const { lengths } = usePreferences();
+  const [typed, setTyped] = useState('');
+  const [marked, setMarked] = useState(0);
+  const offers = offersFor(typed, catalogue, connectors, lengths);
+
+  function take(index: number) {
+    const offer = offers[index];
+    if (!offer) return;
+    onCommand({ do: 'addElement', at, element: offer.element() });
+    close();
+  }
+
+  return (
+    <>
+      <input
+        role="combobox"
+        aria-label="what to put here"
+        aria-expanded="true"
+        aria-controls="offers"
+        aria-activedescendant={offers.length > 0 ? `offer-${marked}` : undefined}
+        autoComplete="off"
+        placeholder="2 m RG-58, N, arrestor, 4:1 …"
+        className="boxed"
+        value={typed}
+        onChange={(e) => {
+          setTyped(e.target.value);
+          setMarked(0);
+        }}
+        onKeyDown={(e) => {
+          const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
+          if (step) {
+            e.preventDefault();
+            setMarked(Math.max(0, Math.min(offers.length - 1, marked + step)));
+          }
+          if (e.key === 'Enter') take(marked);
+        }}
+      />
+      <ul
+        id="offers"
+        role="listbox"
+        aria-label="what may be meant"
+        className="max-h-60 overflow-y-auto"
+      >
+        {offers.map((offer, i) => (
+          <li
+            key={`${offer.kind} ${offer.text}`}
+            id={`offer-${i}`}
+            role="option"
+            aria-selected={i === marked}
+            className={`flex min-h-6 cursor-pointer justify-between px-2 py-0.5 max-[899px]:min-h-11 ${i === marked ? 'bg-blue text-paper' : ''}`}
+            onMouseEnter={() => setMarked(i)}
+            onClick={() => take(i)}
+          >
+            {offer.text}
+            <span className={i === marked ? '' : 'text-soft'}>{offer.kind}</span>
+          </li>
+        ))}
+      </ul>
+      {offers.length === 0 && (
+        <p role="alert" className="text-fail">
+          Nothing here is called “{typed.trim()}”. Type the name of a cable, a connector or a
+          device.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,212 @@
+import { useMemo, useState } from 'react';
+import type { CableType } from '../../../api';
+import { useLedger } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { OpensInPlace, QuantityField } from '../../../ui';
+import { levelText, plain, shownReading } from '../../../units';
+import { words } from '../../../words';
+import type { Command } from '../commands';
+import type { Band, Matching, Plan } from '../model';
+import { bandName, bandsOf, matchingLossOn, matchingOn, powerOn } from '../model';
+import { detailRequest } from '../useRows';
+import { MIDDLE } from './marks';
+
+const PLACES = ['AT_RADIO', 'AT_ANTENNA', 'NONE'] as const;
+
+const SIZE = 26;
+
+interface Props {
+  plan: Plan;
+  catalogue: CableType[];
+  rowId: string | null;
+  focus: number;
+  /** Left edge where it stands at the radio, and at the antenna, px. */
+  radioX: number;
+  antennaX: number;
+  onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
+}
+
+/** The matching unit, where it stands; it is dragged to the other end, or opened, with what each place would bring. */
+export function MatchingMark(props: Props) {
+  const { plan, focus, radioX, antennaX, onCommand } = props;
+  const band = bandsOf(plan)[focus];
+  const matching = matchingOn(plan, band);
+  const home = matching === 'AT_ANTENNA' ? antennaX : radioX;
+  const [drag, setDrag] = useState<{ startX: number; byPx: number } | null>(null);
+  const isDragged = drag !== null && Math.abs(drag.byPx) > 4;
+  const x = home + (drag?.byPx ?? 0);
+  const target: Matching = x > (radioX + antennaX) / 2 ? 'AT_ANTENNA' : 'AT_RADIO';
+
+  return (
+    <>
+      <div
+        className="absolute touch-none"
+        style={{ left: x, top: MIDDLE - SIZE / 2, width: SIZE, height: SIZE }}
+        onPointerDown={(e) => {
+          if ((e.target as HTMLElement).closest('[role=group]') || e.button !== 0) return;
+          setDrag({ startX: e.clientX, byPx: 0 });
+        }}
+        onPointerMove={(e) => {
+          if (!drag) return;
+          const byPx = e.clientX - drag.startX;
+          if (Math.abs(byPx) > 4) e.currentTarget.setPointerCapture(e.pointerId);
+          setDrag({ ...drag, byPx });
+        }}
+        onPointerUp={() => {
+          if (isDragged && target !== matching) {
+            onCommand({ do: 'setMatching', band: focus, matching: target });
+          }
+          setDrag(null);
+        }}
+        onPointerCancel={() => setDrag(null)}
+      >
+        <OpensInPlace
+          label={`matching unit: ${words.matching[matching]}`}
+          text={<UnitDrawing isThere={matching !== 'NONE'} />}
+          className="block h-full w-full"
+          width={300}
+        >
+          {() => <Places {...props} band={band} matching={matching} />}
+        </OpensInPlace>
+      </div>
+      {isDragged && (
+        <div
+          className="absolute z-10 border border-blue bg-paper px-2 py-1 whitespace-nowrap"
+          style={{ left: Math.max(0, x - 60), top: MIDDLE + 24 }}
+        >
+          <Outcomes {...props} matching={target} band={band} />
+        </div>
+      )}
+    </>
+  );
+}
+
+/** A box with an arrow through it, as on a circuit; dashed where there is none. */
+function UnitDrawing({ isThere }: { isThere: boolean }) {
+  return (
+    <svg width={SIZE} height={SIZE} aria-hidden="true">
+      <rect
+        x="1"
+        y="1"
+        width={SIZE - 2}
+        height={SIZE - 2}
+        fill="var(--paper)"
+        stroke="var(--ink)"
+        strokeDasharray={isThere ? undefined : '3 3'}
+        strokeOpacity={isThere ? 1 : 0.6}
+      />
+      {isThere && (
+        <path
+          d="M6 20 20 6m-6 0h6v6M7 9h6M7 13h6"
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.25"
+        />
+      )}
+    </svg>
+  );
+}
+
+function Places(props: Props & { band: Band | undefined; matching: Matching }) {
+  const { plan, focus, band, onCommand, onTrouble } = props;
+  const isThere = matchingOn(plan, band) !== 'NONE';
+  return (
+    <>
+      <p className="text-[11px] text-soft">matching unit on {bandName(band)}</p>
+      <Outcomes
+        {...props}
+        onChoose={(matching) => onCommand({ do: 'setMatching', band: focus, matching })}
+      />
+      {isThere && (
+        <div className="flex items-baseline justify-between border-t border-hairline pt-2">
+          <span className="text-soft">the unit itself loses</span>
+          <QuantityField
+            label="loss of the matching unit"
+            keptAs={`unit ${band?.id ?? focus}`}
+            kind="elementLoss"
+            unit="db"
+            unitLabel="dB"
+            value={matchingLossOn(plan, band)}
+            show={(v) => plain(v)}
+            say={(v) => `${plain(v)} dB`}
+            onCommit={(matchingLossDb) =>
+              onCommand({ do: 'changeBand', band: focus, change: { matchingLossDb } })
+            }
+            onTrouble={(message) => onTrouble('matching loss', message)}
+          />
+        </div>
+      )}
+    </>
+  );
+}
+
+/** What arrives with the unit at either end, and without one. */
+function Outcomes({
+  plan,
+  catalogue,
+  rowId,
+  focus,
+  band,
+  matching,
+  onChoose,
+}: Props & {
+  band: Band | undefined;
+  matching: Matching;
+  onChoose?: (matching: Matching) => void;
+}) {
+  const { reading } = usePreferences();
+  const shown = shownReading(reading, powerOn(plan, band) !== null);
+  const isReadAtRadio = band?.load?.swrAtRadio !== undefined;
+  const places = useMemo(
+    () => (isReadAtRadio ? PLACES.filter((p) => p !== 'AT_ANTENNA') : [...PLACES]),
+    [isReadAtRadio],
+  );
+  const request = useMemo(() => {
+    if (rowId === null || !band) return null;
+    const one = detailRequest(plan, catalogue, rowId, focus, false);
+    return { ...one, bands: places.map((m) => ({ ...band, matching: m })), details: [] };
+  }, [plan, catalogue, rowId, focus, band, places]);
+  const row = useLedger(request).data?.rows.find((r) => r.id === rowId);
+  return (
+    <>
+      {places.map((place, i) => {
+        const cell = row?.cells[i];
+        const arrives =
+          cell && cell.totalLossDb !== null
+            ? levelText({ lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW }, shown)
+            : '–';
+        const line = (
+          <>
+            <span>{words.matching[place]}</span>
+            <span className="figures font-semibold">{arrives}</span>
+          </>
+        );
+        return onChoose ? (
+          <button
+            key={place}
+            type="button"
+            aria-pressed={place === matching}
+            className={`flex min-h-6 items-baseline justify-between gap-4 border px-2 py-0.5 text-left max-[899px]:min-h-11 ${place === matching ? 'border-ink' : 'border-control'}`}
+            onClick={() => onChoose(place)}
+          >
+            {line}
+          </button>
+        ) : (
+          <p
+            key={place}
+            className={`flex justify-between gap-4 ${place === matching ? 'font-semibold text-blue' : 'text-soft'}`}
+          >
+            {line}
+          </p>
+        );
+      })}
+      {isReadAtRadio && onChoose && (
+        <p className="text-[12px] text-soft">
+          An SWR read at the radio says nothing about the antenna once a unit stands there: give the
+          antenna&rsquo;s own SWR first.
+        </p>
+      )}
+    </>
+  );
+}

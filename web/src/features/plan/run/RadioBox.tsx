@@ -1,0 +1,165 @@
+import { OpensInPlace, QuantityField, Select } from '../../../ui';
+import { plain, powerText } from '../../../units';
+import type { Band, Radio } from '../model';
+import { bandName, dutyOn, powerOn, radioOf } from '../model';
+import { FULL, TOP } from './marks';
+import type { RibbonProps } from './Ribbon';
+
+/** How much of the time a mode sends at full power; usual figures. */
+const MODES = [
+  { value: '0.25', text: 'speech' },
+  { value: '0.5', text: 'processed speech' },
+  { value: '0.4', text: 'Morse' },
+  { value: '1', text: 'FM, data, carrier' },
+] as const;
+
+const OWN = 'own';
+
+/** The radio with its power; it opens to what else it is, for every band or for the one in focus. */
+export function RadioBox(props: RibbonProps & { width: number }) {
+  const { plan, band, width, onTrouble } = props;
+  const isReceiver = powerOn(plan, band) === null;
+  const isOwn = band?.powerW !== undefined;
+  return (
+    <div
+      className="absolute left-0 flex flex-col justify-center border border-ink bg-paper px-1 text-center"
+      style={{ top: TOP, minHeight: FULL, width }}
+    >
+      <OpensInPlace
+        label={isReceiver ? 'about the receiver' : 'about the radio'}
+        text={isReceiver ? 'receiver' : 'radio'}
+        className="mx-auto border-b border-control text-soft hover:text-blue"
+      >
+        {() => <Opened {...props} />}
+      </OpensInPlace>
+      {!isReceiver && (
+        <>
+          <QuantityField
+            label="radio power"
+            keptAs={`power ${isOwn ? (band?.id ?? '') : ''}`}
+            kind="power"
+            unit="w"
+            unitLabel="W"
+            value={powerOn(plan, band) ?? undefined}
+            show={(v) => plain(v)}
+            say={powerText}
+            className="items-center font-semibold"
+            onCommit={(powerW) => change(props, { powerW })}
+            onTrouble={(message) => onTrouble('power', message)}
+          />
+          {isOwn && <span className="truncate text-[11px] text-soft">on {bandName(band)}</span>}
+        </>
+      )}
+    </div>
+  );
+}
+
+type Both = Pick<Radio & Band, 'powerW' | 'duty' | 'foldback'>;
+
+/** What is said of the radio goes to the band where that has a radio of its own, and to all bands otherwise. */
+function change({ band, focus, onCommand }: RibbonProps, to: Both) {
+  const isOwn = band?.powerW !== undefined;
+  if (isOwn) onCommand({ do: 'changeBand', band: focus, change: to });
+  else onCommand({ do: 'changeRadio', change: to });
+}
+
+function Opened(props: RibbonProps) {
+  const { plan, band, focus, onCommand, onTrouble } = props;
+  const duty = dutyOn(plan, band);
+  const powerW = powerOn(plan, band);
+  const isOwn = band?.powerW !== undefined;
+  const mode = MODES.find((m) => Number(m.value) === duty)?.value ?? OWN;
+  return (
+    <>
+      <Fact label="made for">
+        <QuantityField
+          label="impedance of the radio"
+          kind="impedance"
+          unit="ohm"
+          unitLabel="Ω"
+          value={radioOf(plan).impedanceOhm ?? 50}
+          show={(v) => plain(v)}
+          say={(v) => `${plain(v)} Ω`}
+          onCommit={(impedanceOhm) => onCommand({ do: 'changeRadio', change: { impedanceOhm } })}
+          onTrouble={(message) => onTrouble('impedance', message)}
+        />
+      </Fact>
+      {powerW === null ? (
+        <button
+          type="button"
+          className="quiet text-left"
+          onClick={() => onCommand({ do: 'changeRadio', change: { powerW: 10, duty: 0.25 } })}
+        >
+          it sends, too: 10 W
+        </button>
+      ) : (
+        <>
+          <Fact label="mode">
+            <Select
+              label="mode"
+              value={mode}
+              options={[...MODES, { value: OWN, text: 'another' }]}
+              onChange={(chosen) => chosen !== OWN && change(props, { duty: Number(chosen) })}
+            />
+          </Fact>
+          <Fact label="of full power on average">
+            <QuantityField
+              label="duty"
+              kind="percent"
+              unit="%"
+              unitLabel="%"
+              value={duty * 100}
+              show={(v) => plain(v, 1)}
+              say={(v) => `${plain(v, 1)} %`}
+              onCommit={(percent) => change(props, { duty: percent / 100 })}
+              onTrouble={(message) => onTrouble('duty', message)}
+            />
+          </Fact>
+          <label className="flex items-baseline gap-2">
+            <input
+              type="checkbox"
+              checked={(band?.foldback ?? radioOf(plan).foldback) === true}
+              onChange={(e) => change(props, { foldback: e.target.checked })}
+            />
+            <span>
+              reduces its power above SWR 2
+              <span className="block text-[11px] text-soft">to a quarter at 3</span>
+            </span>
+          </label>
+          <label className="flex items-baseline gap-2 border-t border-hairline pt-2">
+            <input
+              type="checkbox"
+              checked={isOwn}
+              onChange={(e) =>
+                onCommand({
+                  do: 'changeBand',
+                  band: focus,
+                  change: e.target.checked
+                    ? { powerW, duty }
+                    : { powerW: undefined, duty: undefined, foldback: undefined },
+                })
+              }
+            />
+            <span>another radio on {bandName(band)}</span>
+          </label>
+          <button
+            type="button"
+            className="quiet text-left"
+            onClick={() => onCommand({ do: 'changeRadio', change: { powerW: undefined } })}
+          >
+            it only listens
+          </button>
+        </>
+      )}
+    </>
+  );
+}
+
+function Fact({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3">
+      <span className="text-soft">{label}</span>
+      {children}
+    </div>
+  );
+}
