@@ -6,7 +6,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { shouldRetry } from './api';
 import { PreferencesProvider } from './app/preferences';
 import { PlanPage } from './features/plan';
-import { PlansPage } from './features/plans';
+import { ComparePage, PlansPage } from './features/plans';
 import { SettingsPage } from './features/settings';
 
 const queries = new QueryClient({
@@ -18,6 +18,7 @@ const queries = new QueryClient({
 const router = createBrowserRouter([
   { path: '/', element: <Navigate to="/plans" replace /> },
   { path: '/plans', element: <PlansPage /> },
+  { path: '/plans/compare', element: <ComparePage /> },
   { path: '/plans/:id', element: <PlanPage /> },
   { path: '/settings', element: <SettingsPage /> },
   { path: '*', element: <Navigate to="/plans" replace /> },

@@ -11,6 +11,7 @@ export type Row = Schemas['RowResponse'];
 export type Cell = Schemas['CellResponse'];
 export type Reason = Schemas['ReasonResponse'];
 export type Verdict = Row['verdict'];
+export type Finding = Schemas['FindingResponse'];
 export type BandAssessment = Schemas['BandResponse'];
 export type ComparisonRequest = Schemas['ComparisonRequest'];
 export type StoredPlan = Schemas['PlanResponse'];

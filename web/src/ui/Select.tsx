@@ -4,12 +4,14 @@ export function Select<T extends string>({
   value,
   options,
   onChange,
+  placeholder = 'choose …',
   className = '',
 }: {
   label: string;
   value: T;
   options: readonly { value: T; text: string }[];
   onChange: (value: T) => void;
+  placeholder?: string;
   className?: string;
 }) {
   return (
@@ -19,7 +21,7 @@ export function Select<T extends string>({
       className={`in-place min-h-6 max-w-[180px] ${className}`}
       onChange={(e) => onChange(e.target.value as T)}
     >
-      {options.every((o) => o.value !== value) && <option value={value}>choose …</option>}
+      {options.every((o) => o.value !== value) && <option value={value}>{placeholder}</option>}
       {options.map((o) => (
         <option key={o.value} value={o.value}>
           {o.text}

@@ -9,3 +9,4 @@ export * from './kept';
 export * from './SettledStatus';
 export * from './Select';
 export * from './OpensInPlace';
+export * from './Plot';

@@ -16,7 +16,10 @@ export type QuantityKind =
   | 'impedanceRatio'
   | 'elementLoss'
   | 'temperature'
-  | 'price';
+  | 'price'
+  | 'resistance'
+  | 'reactance'
+  | 'gain';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
@@ -66,6 +69,9 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   impedanceRatio: { '': 1, ':1': 1 },
   elementLoss: { db: 1 },
   price: { '': 1 },
+  resistance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
+  reactance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
+  gain: { dbi: 1, db: 1 },
   temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
 
@@ -114,6 +120,9 @@ const EXAMPLES: Record<QuantityKind, string> = {
   impedanceRatio: '4',
   elementLoss: '0.1 dB',
   price: '2.40',
+  resistance: '90',
+  reactance: '-320',
+  gain: '6 dBi',
   temperature: '20 °C or 68 °F',
 };
 

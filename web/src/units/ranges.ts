@@ -16,6 +16,9 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   impedance: { min: 1, max: 2000 },
   impedanceRatio: { min: 0.001, max: 1000 },
   elementLoss: { min: 0, max: 60 },
+  resistance: { min: 0.000_001, max: 1_000_000 },
+  reactance: { min: -1_000_000, max: 1_000_000 },
+  gain: { min: -60, max: 80 },
   price: { min: 0, max: 1_000_000 },
   temperature: { min: -60, max: 120 },
 };

@@ -50,6 +50,9 @@ describe('ranges', () => {
     ['impedanceRatio', 'Transformer', 'impedanceRatio'],
     ['elementLoss', 'Joint', 'lossDb'],
     ['price', 'PriceRequest', 'perM'],
+    ['resistance', 'LoadRequest', 'resistanceOhm'],
+    ['reactance', 'LoadRequest', 'reactanceOhm'],
+    ['gain', 'BandRequest', 'antennaGainDbi'],
     ['temperature', 'AssessmentRequest', 'ambientC'],
   ] as const)('of %s are those of the interface', (kind, schema, property) => {
     expect(RANGES[kind]).toEqual(described(schema, property));

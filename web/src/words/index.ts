@@ -1,18 +1,20 @@
 /** Every sentence that people read. Figures come in already read in the operator's units. */
 
-import type { BandAssessment, Reason, Row } from '../api';
+import type { BandAssessment, Finding, Reason, Row } from '../api';
 import {
   DB_PER_S_UNIT,
   fixed,
+  lengthText,
   levelText,
   lossBetween,
   plain,
   powerText,
   READING_NAMES,
   significant,
+  tied,
   unitOf,
 } from '../units';
-import type { Level, Reading } from '../units';
+import type { LengthUnit, Level, Reading } from '../units';
 
 /** Less than this in dB is not worth a clause of its own. */
 const NOTEWORTHY_DB = 0.005;
@@ -50,6 +52,7 @@ export const words = {
   reading: READING_NAMES,
   caution:
     'Keep people away from the antenna while transmitting, bond the shield and fit an arrestor where it enters. Local codes, your licence and a qualified person decide.',
+  voltageCaution: 'Touch neither line nor connector while keyed.',
   receiveCaution:
     'Bond the shield and fit an arrestor where it enters. Local codes and a qualified person decide.',
   samplePrices: 'Prices are samples to try things with, not offers.',
@@ -153,6 +156,74 @@ function powerDifference(watts: number): string {
   return watts < 0.05 ? `${difference(watts * 1000)} mW` : `${difference(watts)} W`;
 }
 
+/** Below this a margin fails, and below the second it is met with little to spare. */
+const BORNE = 1;
+const BORNE_WELL = 1.5;
+
+/** The place that comes nearest to what its part bears, in a sentence. */
+export function tightestSentence(
+  place: {
+    what: 'heat' | 'voltage';
+    margin: number;
+    fromRadioM: number | null;
+    there: number;
+    rated: number;
+  },
+  name: string,
+  band: string,
+  lengths: LengthUnit,
+): string {
+  const where =
+    place.fromRadioM === null
+      ? name
+      : `${name}, ${lengthText(Number(place.fromRadioM.toFixed(1)), lengths)} from the radio`;
+  const load =
+    place.what === 'heat'
+      ? `is heated as by ${powerText(place.there)} on average and bears ${powerText(place.rated)}`
+      : `stands ${significant(place.there)} V peak and bears ${significant(place.rated)} V`;
+  const judged =
+    place.margin < BORNE
+      ? 'Overloaded'
+      : place.margin < BORNE_WELL
+        ? 'With little to spare'
+        : 'Tightest place';
+  return tied(`${judged} on ${band}: ${where} ${load}.`);
+}
+
+/** Whether a margin is worth a caution. */
+export function isTight(margin: number): boolean {
+  return margin < BORNE_WELL;
+}
+
+/** What a finding says to an operator; null for one that is told elsewhere. */
+export function findingText(finding: Finding, elementName: string): string | null {
+  const { swr, limit, impedanceOhm, stationOhm } = finding.values as Record<
+    string,
+    number | undefined
+  >;
+  const ratio = swr === undefined ? 'without limit' : `of ${fixed(swr, 1)}`;
+  switch (finding.code) {
+    case 'BEYOND_MATCHING_UNIT':
+      return `An SWR ${ratio} is beyond the ${plain(limit ?? 0, 1)} that your matching unit copes with: check it, or bring the antenna nearer to a match.`;
+    case 'RADIO_SEES_SWR':
+      return `The radio sees an SWR ${ratio} without a matching unit; many reduce their power above ${plain(limit ?? 0, 1)}.`;
+    case 'NO_LOAD':
+      return `An SWR ${ratio} is as good as no load: do not key into it, and look for what is loose.`;
+    case 'BALANCED_INTO_RADIO':
+      return `${elementName} is a balanced line: at an unbalanced radio it needs a transformer or a balanced matching unit.`;
+    case 'NEEDS_BALANCED_UNIT':
+      return `${elementName} is a balanced line: the matching unit at the radio must be a balanced one.`;
+    case 'BALANCED_MEETS_COAX':
+      return `${elementName} meets a line of the other kind: balanced line and coax go together through a transformer.`;
+    case 'OTHER_IMPEDANCE':
+      return `${elementName} is of ${plain(impedanceOhm ?? 0, 0)} Ω in a ${plain(stationOhm ?? 0, 0)} Ω station: it transforms the load, by its length.`;
+    case 'REFLECTS_AT_RADIO':
+      return 'The line is flat, but not of the radio’s impedance: it still reflects there.';
+    default:
+      return null;
+  }
+}
+
 /** What stands at the end of a row. */
 export function rowSummary(
   row: Row,
@@ -220,6 +291,36 @@ export function askedSentence(
   return kind === 'MOST_LOSS'
     ? `You asked for no more than ${asked} lost on every band; ${comes}.`
     : `You asked for at least ${asked} on every band; ${comes}.`;
+}
+
+/** Less than this between two plans is the same, dB. */
+const SAME_DB = 0.05;
+
+/** Which of two plans brings more, and where. */
+export function besideEachOther(
+  pairs: { name: string; a: BandAssessment | null; b: BandAssessment | null }[],
+): string {
+  const gains = pairs.flatMap(({ name, a, b }) =>
+    a && b ? [{ name, db: a.totalLossDb - b.totalLossDb }] : [],
+  );
+  if (gains.length === 0) return 'The two plans have no band in common.';
+  const tell = (letter: string, of: typeof gains) =>
+    of.length === 0
+      ? []
+      : [`${letter} on ${of.map((g) => `${g.name} (${fixed(Math.abs(g.db), 1)} dB)`).join(', ')}`];
+  const parts = [
+    ...tell(
+      'B',
+      gains.filter((g) => g.db >= SAME_DB),
+    ),
+    ...tell(
+      'A',
+      gains.filter((g) => g.db <= -SAME_DB),
+    ),
+  ];
+  const [first, ...rest] = parts;
+  if (!first) return 'Both bring the same on every band they share.';
+  return tied(`${[first.replace(' on ', ' brings more on '), ...rest].join(', ')}.`);
 }
 
 /** How a row compares with what else passes. */

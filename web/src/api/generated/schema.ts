@@ -711,6 +711,8 @@ export interface components {
             element: number;
             /** Format: double */
             equivalentMatchedPowerW: number;
+            /** Format: double */
+            heatAtRatingWPerM: number | null;
             id: string | null;
             /** Format: double */
             maxCurrentFromRadioM: number | null;
@@ -731,6 +733,8 @@ export interface components {
             ratedPeakVoltageV: number | null;
             /** Format: double */
             ratedPowerW: number | null;
+            /** Format: double */
+            voltageAtRatingRms: number | null;
             /** Format: double */
             voltageMargin: number | null;
         };

@@ -27,11 +27,15 @@ const FIELDS = {
 export function LedgerBar({
   plan,
   isReceiver,
+  view,
+  onView,
   onAddOwn,
   onCommand,
   onTrouble,
 }: {
   plan: Plan;
+  view: View;
+  onView: (view: View) => void;
   isReceiver: boolean;
   onAddOwn: () => void;
   onCommand: (command: Command) => void;
@@ -47,8 +51,8 @@ export function LedgerBar({
 
   return (
     <div className="flex shrink-0 flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-hairline px-4 py-1">
-      <h2 className="font-semibold">Ledger</h2>
-      {asked ? (
+      <Views view={view} onView={onView} />
+      {view !== 'ledger' ? null : asked ? (
         <AskedSentence
           asked={asked}
           kinds={kinds}
@@ -65,7 +69,7 @@ export function LedgerBar({
           ask for something
         </button>
       )}
-      <span className="ml-auto flex items-baseline gap-4">
+      <span className={`ml-auto flex items-baseline gap-4 ${view === 'ledger' ? '' : 'hidden'}`}>
         <button type="button" className="quiet" onClick={onAddOwn}>
           add a figure of my own
         </button>
@@ -76,6 +80,38 @@ export function LedgerBar({
           onChange={(preference) => onCommand({ do: 'prefer', preference })}
         />
       </span>
+    </div>
+  );
+}
+
+/** What may stand in the place of the ledger. */
+export type View = 'ledger' | 'line' | 'sweep';
+
+const VIEWS: readonly { view: View; text: string }[] = [
+  { view: 'ledger', text: 'Ledger' },
+  { view: 'line', text: 'Line' },
+  { view: 'sweep', text: 'Sweep' },
+];
+
+/** What an address asks for, or the ledger. */
+export function viewOf(asked: string | null): View {
+  return VIEWS.find((v) => v.view === asked)?.view ?? 'ledger';
+}
+
+function Views({ view, onView }: { view: View; onView: (view: View) => void }) {
+  return (
+    <div role="group" aria-label="view" className="flex gap-3">
+      {VIEWS.map((v) => (
+        <button
+          key={v.view}
+          type="button"
+          aria-pressed={v.view === view}
+          className={`min-h-6 border-b-2 ${v.view === view ? 'border-blue font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
+          onClick={() => onView(v.view)}
+        >
+          {v.text}
+        </button>
+      ))}
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { BandAssessment, Decision, Ledger, Row } from '../../api';
+import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { levelText, shownReading, tied } from '../../units';
@@ -9,15 +9,22 @@ import {
   angleRange,
   askedSentence,
   besideTheOthers,
+  capital,
   dateText,
+  findingText,
+  isTight,
   reasonClause,
   swrAtBothEnds,
+  tightestSentence,
   whereItGoes,
   words,
 } from '../../words';
 import { headline } from './headline';
+import { elementName } from './run/elements';
+import type { Profile } from './run/useProfile';
+import { tightestPlace } from './views/tightest';
 import type { Plan } from './model';
-import { bandName, bandsOf, powerOn, preferenceOf, requirementOf } from './model';
+import { bandName, bandsOf, powerOn, preferenceOf, requirementOf, runOf } from './model';
 
 interface Props {
   /** On a phone the answer stands at the top and the rest of the note at the end. */
@@ -27,6 +34,9 @@ interface Props {
   ledger: Ledger | undefined;
   row: Row | undefined;
   assessment: BandAssessment | undefined;
+  profile: Profile | undefined;
+  catalogue: CableType[];
+  connectors: Connector[];
   focus: number;
   decisions: Decision[];
   stale: boolean;
@@ -77,11 +87,7 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
           )}
         </p>
       )}
-      {assessment?.notes.map((note) => (
-        <p key={`${note.code} ${note.elementId}`} className="text-marginal">
-          {note.text.charAt(0).toUpperCase() + note.text.slice(1)}.
-        </p>
-      ))}
+      <Findings {...props} />
       {radioW !== null && settings.licencePowerW !== null && radioW > settings.licencePowerW && (
         <p className="text-marginal">{tied(aboveLicence(radioW, settings.licencePowerW))}</p>
       )}
@@ -92,6 +98,36 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
         {radioW === null ? words.receiveCaution : words.caution}
         {row.cost?.sample && ` ${words.samplePrices}`}
       </p>
+    </>
+  );
+}
+
+/** What may not work, or may break, about this run on the band in focus. */
+function Findings({ plan, focus, row, assessment, profile, catalogue, connectors }: Props) {
+  const { lengths } = usePreferences();
+  const run = runOf(plan);
+  const named = { catalogue, connectors, cableName: row?.name ?? '' };
+  const name = (index: number) => (run[index] ? elementName(run[index], named) : '');
+  const tight = profile && tightestPlace(profile);
+  return (
+    <>
+      {assessment?.notes.map((note) => {
+        const index = Number(note.values.element ?? run.findIndex((e) => e.id === note.elementId));
+        return (
+          <p
+            key={`${note.code} ${note.elementId}`}
+            className={note.severity === 'CAUTION' ? 'text-marginal' : 'text-soft'}
+          >
+            {findingText(note, name(index)) ?? `${capital(note.text)}.`}
+          </p>
+        );
+      })}
+      {tight && isTight(tight.margin) && (
+        <p className={tight.margin < 1 ? 'text-fail' : 'text-marginal'}>
+          {tightestSentence(tight, name(tight.element), bandName(bandsOf(plan)[focus]), lengths)}{' '}
+          {tight.what === 'voltage' && words.voltageCaution}
+        </p>
+      )}
     </>
   );
 }

@@ -8,10 +8,10 @@ import { useShortcuts } from '../../app/useShortcuts';
 import { KeptFor, SettledStatus, useNarrow } from '../../ui';
 import { words } from '../../words';
 import { lengthText, nextReading, shownReading } from '../../units';
-import { BandTabs } from './BandTabs';
+import { BandTabs } from './bands/BandTabs';
 import { headline } from './headline';
 import { Ledger } from './Ledger';
-import { LedgerBar } from './LedgerBar';
+import { LedgerBar, viewOf } from './LedgerBar';
 import { LedgerList } from './LedgerList';
 import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
 import { Note } from './Note';
@@ -23,6 +23,8 @@ import { useProfile } from './run/useProfile';
 import { UprightRibbon } from './run/UprightRibbon';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
+import { LineView } from './views/LineView';
+import { SweepView } from './views/SweepView';
 
 /** The heart: sketch the run, see the watts fall along it, read which cable to take and why. */
 export function PlanSheet({
@@ -69,6 +71,7 @@ export function PlanSheet({
   );
   const focusBand = useCallback((i: number) => put({ band: bands[i]?.id }), [put, bands]);
   const ownOpen = params.get('own');
+  const view = viewOf(params.get('view'));
   const openOwn = useCallback((id: string) => put({ own: id }), [put]);
   const select = useCallback((id: string) => put({ row: id }), [put]);
   const trouble = useCallback((field: string, message: string | null) => {
@@ -128,6 +131,9 @@ export function PlanSheet({
     ledger: rows.ledger,
     row: rows.selected,
     assessment: rows.drawn,
+    profile,
+    catalogue,
+    connectors,
     focus,
     decisions,
     stale,
@@ -164,6 +170,7 @@ export function PlanSheet({
               plan={plan}
               focus={focus}
               row={rows.selected}
+              assessment={rows.drawn}
               stale={stale}
               onFocus={focusBand}
               onCommand={editing.command}
@@ -172,6 +179,8 @@ export function PlanSheet({
             <LedgerBar
               plan={plan}
               isReceiver={!hasWatts}
+              view={view}
+              onView={(v) => put({ view: v === 'ledger' ? undefined : v })}
               onAddOwn={() => openOwn('new')}
               onCommand={editing.command}
               onTrouble={trouble}
@@ -205,11 +214,22 @@ export function PlanSheet({
                 {rows.problem}
               </p>
             )}
-            {narrow ? (
-              <LedgerList {...rowContext} stale={stale} />
-            ) : (
-              <Ledger {...rowContext} stale={stale} onFocus={focusBand} />
+            {view === 'line' && <LineView {...drawing} />}
+            {view === 'sweep' && (
+              <SweepView
+                plan={plan}
+                focus={focus}
+                catalogue={catalogue}
+                ledger={rows.ledger}
+                selected={rows.selected?.id}
+              />
             )}
+            {view === 'ledger' &&
+              (narrow ? (
+                <LedgerList {...rowContext} stale={stale} />
+              ) : (
+                <Ledger {...rowContext} stale={stale} onFocus={focusBand} />
+              ))}
           </main>
           <aside
             aria-label="note"

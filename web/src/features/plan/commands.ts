@@ -34,6 +34,7 @@ export type Command =
   | { do: 'setFrequency'; band: number; frequencyMHz: number; matching: Matching }
   | { do: 'setMatching'; band: number; matching: Matching }
   | { do: 'changeBand'; band: number; change: Partial<Band> }
+  | { do: 'setLoads'; loads: (Band['load'] | null)[] }
   | { do: 'changeRadio'; change: Partial<Radio> }
   | { do: 'ask'; requirement: Requirement | null }
   | { do: 'prefer'; preference: Preference }
@@ -97,6 +98,10 @@ export function apply(plan: Plan, command: Command): Plan {
       return withBand(plan, command.band, { matching: command.matching });
     case 'changeBand':
       return withBand(plan, command.band, command.change);
+    case 'setLoads':
+      return withAssessment(plan, {
+        bands: bandsOf(plan).map((b, i) => ({ ...b, load: command.loads[i] ?? b.load })),
+      });
     case 'changeRadio':
       return inWattsOnlyIfAny(
         withAssessment(plan, { radio: { ...radioOf(plan), ...command.change } }),

@@ -1,5 +1,6 @@
 import { frequencyText, plain, powerText, temperatureText } from '../../units';
 import { askedText, words } from '../../words';
+import { loadText } from './bands/loads';
 import type { Plan } from './model';
 import {
   bandName,
@@ -56,10 +57,7 @@ export const PIECES: readonly Piece[] = [
     label: 'bands',
     tell: (plan) =>
       bandsOf(plan)
-        .map(
-          (b) =>
-            `${bandName(b)} (${frequencyText(b.frequencyMHz ?? 0)}, SWR ${plain(b.load?.swr ?? 1)})`,
-        )
+        .map((b) => `${bandName(b)} (${frequencyText(b.frequencyMHz ?? 0)}, ${loadText(b.load)})`)
         .join('; '),
     take: ASSESSED('bands'),
   },

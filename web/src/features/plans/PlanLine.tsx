@@ -74,7 +74,7 @@ export function PlanLine({
           <span className="block text-[12px] text-soft">worst on {sketch.bandName}</span>
         </span>
       )}
-      <span className="flex w-full flex-wrap gap-x-4 text-[12px] min-[760px]:w-[170px] min-[760px]:flex-col min-[760px]:gap-0">
+      <span className="flex w-full flex-wrap gap-x-4 text-[12px] min-[760px]:w-[220px] min-[760px]:flex-col min-[760px]:gap-0">
         <span className="text-soft">
           revision {revisionNumber(plan.version)}, {agoText(Date.parse(plan.updatedAt), now)}
         </span>
@@ -95,6 +95,13 @@ export function PlanLine({
           >
             variant
           </button>
+          <Link
+            to={`/plans/compare?a=${plan.id}`}
+            className="quiet"
+            aria-label={`compare ${plan.name} with another`}
+          >
+            compare
+          </Link>
           <button
             type="button"
             className="quiet"

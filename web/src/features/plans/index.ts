@@ -1,1 +1,2 @@
+export { ComparePage } from './ComparePage';
 export { PlansPage } from './PlansPage';

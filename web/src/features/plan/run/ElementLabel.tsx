@@ -8,6 +8,9 @@ import { LengthField } from './LengthField';
 /** Wide enough for a name and a length side by side, px. */
 const ROOMY = 150;
 
+/** So narrow that a loss with its unit needs smaller figures not to run into the next, px. */
+const TIGHT = 64;
+
 /** Below an element on the drawing: its name, its length, its own loss. */
 export function ElementLabel({
   element,
@@ -51,7 +54,9 @@ export function ElementLabel({
           />
         )}
       </span>
-      <span className="figures text-[11px] whitespace-nowrap text-soft">
+      <span
+        className={`figures whitespace-nowrap text-soft ${width < TIGHT ? 'text-[9.5px] tracking-tight' : 'text-[11px]'}`}
+      >
         {lossDb !== undefined && `${fixed(-lossDb, 2)} dB`}
         {width >= ROOMY && heatW !== null && `, ${powerText(heatW)} heat`}
       </span>

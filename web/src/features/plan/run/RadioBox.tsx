@@ -15,42 +15,56 @@ const MODES = [
 
 const OWN = 'own';
 
-/** The radio with its power; it opens to what else it is, for every band or for the one in focus. */
+/** The radio at the beginning of the ribbon. */
 export function RadioBox(props: RibbonProps & { width: number }) {
-  const { plan, band, width, onTrouble } = props;
-  const isReceiver = powerOn(plan, band) === null;
-  const isOwn = band?.powerW !== undefined;
+  const { plan, band, width } = props;
   return (
     <div
       className="absolute left-0 flex flex-col justify-center border border-ink bg-paper px-1 text-center"
       style={{ top: TOP, minHeight: FULL, width }}
     >
-      <OpensInPlace
-        label={isReceiver ? 'about the receiver' : 'about the radio'}
-        text={isReceiver ? 'receiver' : 'radio'}
-        className="mx-auto border-b border-control text-soft hover:text-blue"
-      >
-        {() => <Opened {...props} />}
-      </OpensInPlace>
-      {!isReceiver && (
-        <>
-          <QuantityField
-            label="radio power"
-            keptAs={`power ${isOwn ? (band?.id ?? '') : ''}`}
-            kind="power"
-            unit="w"
-            unitLabel="W"
-            value={powerOn(plan, band) ?? undefined}
-            show={(v) => plain(v)}
-            say={powerText}
-            className="items-center font-semibold"
-            onCommit={(powerW) => change(props, { powerW })}
-            onTrouble={(message) => onTrouble('power', message)}
-          />
-          {isOwn && <span className="truncate text-[11px] text-soft">on {bandName(band)}</span>}
-        </>
+      <RadioName {...props} className="mx-auto" />
+      <RadioPower {...props} className="items-center" />
+      {powerOn(plan, band) !== null && band?.powerW !== undefined && (
+        <span className="truncate text-[11px] text-soft">on {bandName(band)}</span>
       )}
     </div>
+  );
+}
+
+/** What it is; it opens to everything else about it, for every band or for the one in focus. */
+export function RadioName({ className, ...props }: RibbonProps & { className: string }) {
+  const isReceiver = powerOn(props.plan, props.band) === null;
+  return (
+    <OpensInPlace
+      label={isReceiver ? 'about the receiver' : 'about the radio'}
+      text={isReceiver ? 'receiver' : 'radio'}
+      className={`border-b border-control text-soft hover:text-blue ${className}`}
+    >
+      {() => <Opened {...props} />}
+    </OpensInPlace>
+  );
+}
+
+/** Its power on the band in focus; a receiver has none. */
+export function RadioPower({ className, ...props }: RibbonProps & { className: string }) {
+  const { plan, band, onTrouble } = props;
+  const powerW = powerOn(plan, band);
+  if (powerW === null) return null;
+  return (
+    <QuantityField
+      label="radio power"
+      keptAs={`power ${band?.powerW === undefined ? '' : (band.id ?? '')}`}
+      kind="power"
+      unit="w"
+      unitLabel="W"
+      value={powerW}
+      show={(v) => plain(v)}
+      say={powerText}
+      className={`font-semibold ${className}`}
+      onCommit={(watts) => change(props, { powerW: watts })}
+      onTrouble={(message) => onTrouble('power', message)}
+    />
   );
 }
 

@@ -9,7 +9,7 @@ import type { Band, Plan } from '../model';
 import { bandName, bandsOf, MOST_ELEMENTS, powerOn, runOf } from '../model';
 import { AddHere } from './AddHere';
 import { ElementLabel } from './ElementLabel';
-import { elementName } from './elements';
+import { gapLabel, PlusMark } from './gaps';
 import { AntennaMark, BOTTOM, BreakMark, ElementMark, FULL, MIDDLE, TOP } from './marks';
 import { MatchingMark } from './MatchingMark';
 import { PointReading } from './PointReading';
@@ -298,22 +298,6 @@ function Arriving({
         {isReceiver ? 'reach the receiver' : 'at the antenna'}
       </div>
     </div>
-  );
-}
-
-function gapLabel(props: Props, at: number): string {
-  const run = runOf(props.plan);
-  const before = run[at - 1];
-  const after = run[at];
-  const name = (e: typeof before, end: string) => (e ? elementName(e, props) : end);
-  return `add between ${name(before, 'the radio')} and ${name(after, 'the antenna')}`;
-}
-
-function PlusMark() {
-  return (
-    <svg viewBox="0 0 14 14" width="14" height="14" aria-hidden="true">
-      <path d="M7 1v12M1 7h12" stroke="currentColor" strokeWidth="1.5" />
-    </svg>
   );
 }
 

@@ -31,7 +31,7 @@ export function StandingWave({
   );
   if (worst < DRAWN_FROM_SWR) return null;
   return (
-    <g fill="none" stroke="var(--paper)" strokeWidth="1.25" data-testid="standing-wave">
+    <g fill="none" data-testid="standing-wave">
       {profile.lines
         .filter((line) => run[line.element]?.kind === 'LINE')
         .map((line) => {
@@ -45,10 +45,20 @@ export function StandingWave({
             `M${drawn.map((s, i) => `${at(i).toFixed(1)} ${height(s[figure], largest)}`).join('L')}`;
           const isOne = drawn.every((s) => s.max - s.min < 1e-9 * largest);
           return (
-            <path key={line.element} d={isOne ? curve('max') : `${curve('max')}${curve('min')}`} />
+            <Wave key={line.element} d={isOne ? curve('max') : `${curve('max')}${curve('min')}`} />
           );
         })}
     </g>
+  );
+}
+
+/** Ink with a rim of paper is seen on copper and on hatching alike. */
+function Wave({ d }: { d: string }) {
+  return (
+    <>
+      <path d={d} stroke="var(--paper)" strokeWidth="3" />
+      <path d={d} stroke="var(--ink)" strokeWidth="1" />
+    </>
   );
 }
 

@@ -1,48 +1,37 @@
-import type { BandAssessment, CableType, Connector } from '../../../api';
+import { useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
-import { QuantityField } from '../../../ui';
-import { figureOf, fixed, plain, powerText, shownReading, unitOf } from '../../../units';
+import { figureOf, fixed, shownReading, unitOf } from '../../../units';
 import type { Level } from '../../../units';
-import type { Command } from '../commands';
-import type { Band, Element, Plan } from '../model';
+import type { Element } from '../model';
 import { powerOn, runOf } from '../model';
 import { lengthLabel } from './ElementLabel';
 import { ElementPanel } from './ElementPanel';
 import { LengthField } from './LengthField';
 import { useWalk } from './useWalk';
-import { boundaryLevels, fallAlong, receivedLevels, thicknesses } from './ribbonLayout';
+import { AddHere } from './AddHere';
+import { gapLabel, PlusMark } from './gaps';
+import { PointReading } from './PointReading';
+import { RadioName, RadioPower } from './RadioBox';
+import type { RibbonProps } from './Ribbon';
+import { fallAlong, levelsOf, thicknesses } from './ribbonLayout';
+import type { Place } from './ribbonLayout';
 
 const FULL = 72;
 const LINE_HEIGHT = 112;
 const JOINT_HEIGHT = 64;
 
-interface Props {
-  plan: Plan;
-  band: Band | undefined;
-  assessment: BandAssessment | undefined;
-  cableName: string;
-  catalogue: CableType[];
-  connectors: Connector[];
-  stale: boolean;
-  onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
-}
-
 /** The run for a phone in the field: upright, the antenna on top, lengths by stepper. */
-export function UprightRibbon(props: Props) {
+export function UprightRibbon(props: RibbonProps) {
   const { plan, band, assessment, stale } = props;
   const { reading } = usePreferences();
   const run = runOf(plan);
   const walk = useWalk(run.length, props.onCommand);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
-  const levels = assessment
-    ? radioW === null
-      ? receivedLevels(assessment)
-      : boundaryLevels(assessment, radioW)
-    : [];
+  const levels = assessment ? levelsOf(assessment, radioW) : [];
   const thickness = thicknesses(levels, FULL);
   const colour = radioW === null ? 'var(--ink-soft)' : 'var(--copper)';
+  const [tapped, setTapped] = useState<Place | null>(null);
 
   return (
     <section aria-label="run" className="border-b border-hairline px-4 py-3">
@@ -56,6 +45,7 @@ export function UprightRibbon(props: Props) {
           />
         </svg>
       </div>
+      <GapButton {...props} at={run.length} />
       <ol aria-label="elements from antenna to radio" onKeyDown={walk.onKeyDown}>
         {run
           .map((element, i) => ({ element, i }))
@@ -67,6 +57,7 @@ export function UprightRibbon(props: Props) {
               onFocus={() => walk.setCurrent(i)}
             >
               <Piece
+                onTap={(way) => setTapped({ element: i, fromRadioM: metresTo(run, i, way) })}
                 height={element.kind === 'LINE' ? LINE_HEIGHT : JOINT_HEIGHT}
                 top={thickness[i + 1]}
                 bottom={thickness[i]}
@@ -85,34 +76,48 @@ export function UprightRibbon(props: Props) {
                   reading={`${levels[i + 1] ? figureOf(levels[i + 1] as Level, shown) : '–'} ${unitOf(shown)}`}
                 />
               </div>
+              <GapButton {...props} at={i} />
             </li>
           ))}
       </ol>
+      {tapped && radioW !== null && (
+        <p className="figures py-1 text-[12px]" role="status">
+          <PointReading place={tapped} profile={props.profile} radioW={radioW} shown={shown} />
+        </p>
+      )}
       <div className="mt-1 inline-flex min-h-11 items-center gap-3 border border-ink px-3">
-        {radioW === null ? (
-          'receiver'
-        ) : (
-          <>
-            radio
-            <QuantityField
-              label="radio power"
-              kind="power"
-              unit="w"
-              unitLabel="W"
-              value={plan.document.assessment?.radio?.powerW}
-              show={(v) => plain(v)}
-              say={powerText}
-              onCommit={(powerW) => props.onCommand({ do: 'setPower', powerW })}
-              onTrouble={(message) => props.onTrouble('power', message)}
-            />
-          </>
-        )}
+        <RadioName {...props} className="min-h-11" />
+        <RadioPower {...props} className="" />
       </div>
     </section>
   );
 }
 
+/** Metres along the run to a place on one element, told as the share of its way from the radio. */
+function metresTo(run: Element[], index: number, way: number): number {
+  return run
+    .slice(0, index + 1)
+    .reduce(
+      (sum, e, i) => sum + (e.kind === 'LINE' ? (e.lengthM ?? 0) : 0) * (i === index ? way : 1),
+      0,
+    );
+}
+
+function GapButton({ at, ...props }: RibbonProps & { at: number }) {
+  return (
+    <AddHere
+      {...props}
+      at={at}
+      label={gapLabel(props, at)}
+      text={<PlusMark />}
+      isStop
+      className="flex h-11 w-11 shrink-0 items-center justify-center self-end text-soft"
+    />
+  );
+}
+
 function Piece({
+  onTap,
   height,
   top,
   bottom,
@@ -120,6 +125,7 @@ function Piece({
   isJoint,
   stale,
 }: {
+  onTap: (way: number) => void;
   height: number;
   top: number | undefined;
   bottom: number | undefined;
@@ -142,6 +148,7 @@ function Piece({
       height={height}
       aria-hidden="true"
       className={`shrink-0 ${stale ? 'opacity-40' : ''}`}
+      onClick={(e) => onTap(1 - (e.clientY - e.currentTarget.getBoundingClientRect().top) / height)}
     >
       <rect width={FULL} height={height} fill="var(--ash-ground)" />
       {path && <path d={`M${path}Z`} fill={colour} />}
@@ -173,7 +180,7 @@ function Label({
   isStop,
   onCommand,
   ...rest
-}: Props & Labelled) {
+}: RibbonProps & Labelled) {
   const context = { ...rest, onCommand };
   const { lengths } = usePreferences();
   const loss = assessment?.elements[index]?.lossDb;

@@ -2,12 +2,18 @@ import { describe, expect, it } from 'vitest';
 import type { BandAssessment } from '../../../api';
 import type { Element } from '../model';
 import {
+  LEAST_WIDTH,
   boundaryLevels,
   fallAlong,
-  LEAST_WIDTH,
+  indexAt,
+  isCompressed,
+  placeAt,
+  pxPerMetre,
   receivedLevels,
   slotsOf,
+  stretched,
   thicknesses,
+  trueScale,
 } from './ribbonLayout';
 
 const joint: Element = { kind: 'JOINT', lossDb: 0.1 };
@@ -96,5 +102,42 @@ describe('thickness', () => {
     const points = fallAlong({ x: 0, width: 24 }, 80, 20);
     expect(points[12]?.[1]).toBeCloseTo(20, 9);
     expect(points.at(-1)).toEqual([24, 10]);
+  });
+});
+
+describe('the drawing of a long run', () => {
+  const run = [{ kind: 'LINE', lengthM: 2 }, { kind: 'JOINT' }, { kind: 'LINE', lengthM: 98 }];
+  const slots = slotsOf(run, 48 * 3 + 200);
+
+  it('breaks the line that is drawn much shorter than its neighbours', () => {
+    expect(isCompressed(run, slots)).toEqual([false, false, true]);
+    expect(isCompressed([{ kind: 'LINE', lengthM: 5 }], slots)).toEqual([false]);
+  });
+
+  it('has the lines at true scale beneath', () => {
+    expect(trueScale(run)).toEqual([[0, 0.02], null, [0.02, 1]]);
+    expect(trueScale([{ kind: 'LINE', lengthM: 0 }])).toEqual([null]);
+  });
+
+  it('stands still while one line is drawn longer, and the rest moves along', () => {
+    const longer = stretched(slots, 0, 30);
+    expect(longer[0]?.width).toBe((slots[0]?.width ?? 0) + 30);
+    expect(longer[1]?.x).toBe((slots[1]?.x ?? 0) + 30);
+    expect(stretched(slots, 0, -999)[0]?.width).toBe(48);
+    expect(pxPerMetre(run, slots)).toBeCloseTo(2, 9);
+  });
+
+  it('tells where a carried element would stand', () => {
+    expect(indexAt(slots, 0, 10)).toBe(0);
+    expect(indexAt(slots, 0, (slots[1]?.x ?? 0) + 40)).toBe(1);
+    expect(indexAt(slots, 0, 5000)).toBe(2);
+    expect(indexAt(slots, 2, 0)).toBe(0);
+  });
+
+  it('tells the place that is pointed at', () => {
+    const last = slots[2] ?? { x: 0, width: 0 };
+    expect(placeAt(run, slots, last.x + last.width / 2)).toEqual({ element: 2, fromRadioM: 51 });
+    expect(placeAt(run, slots, (slots[1]?.x ?? 0) + 5)).toEqual({ element: 1, fromRadioM: 2 });
+    expect(placeAt([], [], 5)).toBeNull();
   });
 });

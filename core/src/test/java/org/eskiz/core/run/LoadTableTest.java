@@ -48,7 +48,9 @@ class LoadTableTest {
     @Test
     void anSwrStaysAnSwrInItsOwnReference() {
         var table = LoadTable.ofSwrs(List.of(new LoadTable.SwrRow(144, 1.2), new LoadTable.SwrRow(146, 2)), 75);
-        assertThat(table.at(144)).contains(new Load.SwrAtAntenna(1.2, OptionalDouble.of(75)));
+        var load = (Load.SwrAtAntenna) table.at(144).orElseThrow();
+        assertThat(load.swr()).isCloseTo(1.2, within(1e-12));
+        assertThat(load.referenceOhm()).isEqualTo(OptionalDouble.of(75));
         double between = ((Load.SwrAtAntenna) table.at(145).orElseThrow()).swr();
         double reflection = (0.2 / 2.2 + 1.0 / 3) / 2;
         assertThat(between).isCloseTo((1 + reflection) / (1 - reflection), within(1e-12));

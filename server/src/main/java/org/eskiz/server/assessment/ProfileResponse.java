@@ -26,6 +26,8 @@ public record ProfileResponse(List<LineResponse> lines, List<JointResponse> join
      * @param ratedPowerW average power that it bears at this frequency and temperature; null where not known
      * @param ratedPeakVoltageV null where not known
      * @param powerMargin rating over average power; null where not known
+     * @param heatAtRatingWPerM heat per metre, at the radio's peak power, at which the margin would be 1
+     * @param voltageAtRatingRms voltage at which its margin would be 1
      * @param voltageMargin peak rating over peak voltage; null where not known
      */
     public record LineResponse(
@@ -43,6 +45,8 @@ public record ProfileResponse(List<LineResponse> lines, List<JointResponse> join
             double delayNs,
             @OrNull Double ratedPowerW,
             @OrNull Double ratedPeakVoltageV,
+            @OrNull Double heatAtRatingWPerM,
+            @OrNull Double voltageAtRatingRms,
             @OrNull Double powerMargin,
             @OrNull Double voltageMargin) {}
 

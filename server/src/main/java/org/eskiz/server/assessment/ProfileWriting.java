@@ -42,6 +42,9 @@ final class ProfileWriting {
         var asked = (ElementRequest.Line) elements.get(line.element());
         Ratings bears = ratings.of(asked);
         Double ratedW = ratedW(bears, (Element.Line) assessment.run().elements().get(line.element()), assessment);
+        Double powerMargin = ratedW == null
+                ? null
+                : BandWriting.finite(Ratings.powerMargin(ratedW, line.equivalentMatchedPowerW(), duty));
         Double ratedV = BandWriting.boxed(bears.peakVoltageV());
         return new ProfileResponse.LineResponse(
                 line.element(),
@@ -58,9 +61,9 @@ final class ProfileWriting {
                 line.delayNs(),
                 ratedW,
                 ratedV,
-                ratedW == null
-                        ? null
-                        : BandWriting.finite(Ratings.powerMargin(ratedW, line.equivalentMatchedPowerW(), duty)),
+                powerMargin == null ? null : powerMargin * line.maxHeatWPerM().value(),
+                ratedV == null ? null : ratedV / Math.sqrt(2),
+                powerMargin,
                 voltageMargin(bears.peakVoltageV(), line.maxVoltage().value()));
     }
 

@@ -67,10 +67,8 @@ final class LoadRows {
                 .get();
         try (CSVParser parser = CSVParser.parse(text.replaceFirst("^\uFEFF", ""), format)) {
             return parser.getRecords();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        } catch (IllegalArgumentException | UncheckedIOException e) {
-            throw new LoadFileException("this is not a table: " + e.getMessage());
+        } catch (IOException | UncheckedIOException | IllegalArgumentException e) {
+            throw new LoadFileException("this is not a table: " + e.getMessage().replaceFirst("^\\S+Exception: ", ""));
         }
     }
 

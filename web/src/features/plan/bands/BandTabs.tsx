@@ -1,15 +1,18 @@
 import { useEffect, useRef } from 'react';
-import type { Row } from '../../api';
-import { usePreferences } from '../../app/preferences';
-import { Choice, QuantityField, TextField, VerdictMark } from '../../ui';
-import { figureOf, frequencyText, plain, shownReading, unitOf } from '../../units';
-import { words } from '../../words';
-import { nextBand } from './bandPlan';
-import type { Command } from './commands';
-import type { Band, Matching, Plan } from './model';
-import { band as newBand, bandName, bandsOf, MOST_BANDS, powerOn, usualMatching } from './model';
+import type { BandAssessment, Row } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { Choice, OpensInPlace, QuantityField, TextField, VerdictMark } from '../../../ui';
+import { figureOf, frequencyText, plain, shownReading, unitOf } from '../../../units';
+import { words } from '../../../words';
+import { AddBand } from './AddBand';
+import { LoadFields } from './LoadFields';
+import { LoadFile } from './LoadFile';
+import { loadText } from './loads';
+import type { Command } from '../commands';
+import type { Band, Matching, Plan } from '../model';
+import { bandName, bandsOf, matchingOn, MOST_BANDS, powerOn, usualMatching } from '../model';
 
-const MATCHINGS = (['AT_RADIO', 'NONE'] as const).map((value) => ({
+const MATCHINGS = (['AT_RADIO', 'AT_ANTENNA', 'NONE'] as const).map((value) => ({
   value,
   text: words.matching[value],
 }));
@@ -18,6 +21,8 @@ interface Props {
   plan: Plan;
   focus: number;
   row: Row | undefined;
+  /** The row on the band in focus. */
+  assessment: BandAssessment | undefined;
   stale: boolean;
   onFocus: (band: number) => void;
   onCommand: (command: Command) => void;
@@ -27,7 +32,7 @@ interface Props {
 /** One tab a band with what arrives there; the band in focus is edited in its own tab. */
 export function BandTabs(props: Props) {
   const { plan, focus, row, stale, onFocus, onCommand } = props;
-  const { reading, settings } = usePreferences();
+  const { reading } = usePreferences();
   const strip = useRef<HTMLDivElement>(null);
   const bands = bandsOf(plan);
 
@@ -36,15 +41,6 @@ export function BandTabs(props: Props) {
       ?.querySelector('[data-focus=true]')
       ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
   }, [focus, row?.id, reading]);
-
-  function add() {
-    const usual = nextBand(
-      bands.map((b) => b.frequencyMHz ?? 0),
-      settings.region,
-    );
-    onCommand({ do: 'addBand', band: newBand(usual.name, usual.frequencyMHz) });
-    onFocus(bands.length);
-  }
 
   return (
     <section
@@ -94,17 +90,13 @@ export function BandTabs(props: Props) {
               <FocusedBand {...props} band={band} index={i} />
             ) : (
               <span className="text-[11px] whitespace-nowrap text-soft">
-                {frequencyText(band.frequencyMHz ?? 0)} · SWR {plain(band.load?.swr ?? 1, 2)}
+                {frequencyText(band.frequencyMHz ?? 0)} · {loadText(band.load)}
               </span>
             )}
           </div>
         );
       })}
-      {bands.length < MOST_BANDS && (
-        <button type="button" className="quiet shrink-0 px-4" onClick={add}>
-          add a band
-        </button>
-      )}
+      {bands.length < MOST_BANDS && <AddBand plan={plan} onFocus={onFocus} onCommand={onCommand} />}
     </section>
   );
 }
@@ -121,6 +113,7 @@ function FocusedBand({
   plan,
   band,
   index,
+  assessment,
   onFocus,
   onCommand,
   onTrouble,
@@ -147,41 +140,61 @@ function FocusedBand({
         }
         onTrouble={(message) => onTrouble('frequency', message)}
       />
-      <span className="inline-flex items-baseline gap-1">
-        <span className="text-[11px] text-soft">SWR at the antenna</span>
-        <QuantityField
-          label="SWR at the antenna"
-          keptAs={`swr ${band.id ?? index}`}
-          kind="swr"
-          unit=""
-          unitLabel=""
-          value={band.load?.swr}
-          show={(v) => plain(v)}
-          say={(v) => plain(v)}
-          onCommit={(swr) =>
-            onCommand({ do: 'changeBand', band: index, change: { load: { swr } } })
-          }
-          onTrouble={(message) => onTrouble('swr', message)}
-        />
-      </span>
+      <LoadFields
+        band={band}
+        index={index}
+        assessment={assessment}
+        onChange={(load) => onCommand({ do: 'changeBand', band: index, change: { load } })}
+        onTrouble={onTrouble}
+      />
       <Choice<Matching>
         label="matching"
-        value={band.matching ?? 'NONE'}
+        value={matchingOn(plan, band)}
         options={MATCHINGS}
         onChange={(matching) => onCommand({ do: 'setMatching', band: index, matching })}
       />
-      {many && (
-        <button
-          type="button"
-          className="quiet min-h-6"
-          onClick={() => {
-            onCommand({ do: 'removeBand', band: index });
-            onFocus(Math.max(0, index - 1));
-          }}
-        >
-          remove
-        </button>
-      )}
+      <OpensInPlace
+        label={`more about ${bandName(band)}`}
+        text="more"
+        className="quiet min-h-6"
+        width={330}
+      >
+        {(close) => (
+          <>
+            <div className="flex items-baseline justify-between gap-3">
+              <span className="text-soft">gain of the antenna</span>
+              <QuantityField
+                label="antenna gain"
+                keptAs={`gain ${band.id ?? index}`}
+                kind="gain"
+                unit="dbi"
+                unitLabel="dBi"
+                value={band.antennaGainDbi ?? 0}
+                show={(v) => plain(v, 1)}
+                say={(v) => `${plain(v, 1)} dBi`}
+                onCommit={(antennaGainDbi) =>
+                  onCommand({ do: 'changeBand', band: index, change: { antennaGainDbi } })
+                }
+                onTrouble={(message) => onTrouble('gain', message)}
+              />
+            </div>
+            <LoadFile bands={bandsOf(plan)} onCommand={onCommand} onDone={close} />
+            {many && (
+              <button
+                type="button"
+                className="quiet border-t border-hairline pt-2 text-left"
+                onClick={() => {
+                  close();
+                  onCommand({ do: 'removeBand', band: index });
+                  onFocus(Math.max(0, index - 1));
+                }}
+              >
+                take {bandName(band)} out
+              </button>
+            )}
+          </>
+        )}
+      </OpensInPlace>
     </span>
   );
 }

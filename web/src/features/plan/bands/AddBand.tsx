@@ -1,0 +1,62 @@
+import { usePreferences } from '../../../app/preferences';
+import { OpensInPlace } from '../../../ui';
+import { frequencyText } from '../../../units';
+import type { Command } from '../commands';
+import { band as newBand, bandsOf } from '../model';
+import type { Plan } from '../model';
+import { bandsOfService, nextBand, SERVICES } from './bandPlan';
+import type { Offered } from './bandPlan';
+
+/** A band more: of the region's usual ones, or one to be given a frequency by hand. */
+export function AddBand({
+  plan,
+  onFocus,
+  onCommand,
+}: {
+  plan: Plan;
+  onFocus: (band: number) => void;
+  onCommand: (command: Command) => void;
+}) {
+  const { settings } = usePreferences();
+  const present = bandsOf(plan).map((b) => b.frequencyMHz ?? 0);
+
+  function add(offered: Offered, close: () => void) {
+    onCommand({ do: 'addBand', band: newBand(offered.name, offered.frequencyMHz) });
+    onFocus(present.length);
+    close();
+  }
+
+  return (
+    <OpensInPlace label="add a band" text="add a band" className="quiet shrink-0 px-4" width={330}>
+      {(close) => (
+        <>
+          <button
+            type="button"
+            className="quiet text-left"
+            onClick={() => add({ ...nextBand(present, settings.region), name: 'new' }, close)}
+          >
+            a frequency of my own
+          </button>
+          {SERVICES.map((service) => (
+            <div key={service.name} className="border-t border-hairline pt-1.5">
+              <p className="text-[11px] text-soft">{service.name}</p>
+              <div className="flex flex-wrap gap-1 pt-1">
+                {bandsOfService(service, settings.region).map((b) => (
+                  <button
+                    key={b.name}
+                    type="button"
+                    title={frequencyText(b.frequencyMHz)}
+                    className="min-h-6 border border-control px-1.5 hover:border-blue hover:text-blue max-[899px]:min-h-11"
+                    onClick={() => add(b, close)}
+                  >
+                    {b.name}
+                  </button>
+                ))}
+              </div>
+            </div>
+          ))}
+        </>
+      )}
+    </OpensInPlace>
+  );
+}

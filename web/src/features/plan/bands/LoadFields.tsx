@@ -1,0 +1,113 @@
+import type { BandAssessment } from '../../../api';
+import { Choice, QuantityField } from '../../../ui';
+import { fixed, plain } from '../../../units';
+import type { Band } from '../model';
+import { asKind, kindOfLoad } from './loads';
+import type { Load, LoadKind } from './loads';
+
+const KINDS: readonly { value: LoadKind; text: string }[] = [
+  { value: 'swr', text: 'SWR at the antenna' },
+  { value: 'swrAtRadio', text: 'SWR at the radio' },
+  { value: 'impedance', text: 'antenna R + jX' },
+];
+
+/** What is known of the antenna, and at which end; what the other end shows stands beside it. */
+export function LoadFields({
+  band,
+  index,
+  assessment,
+  onChange,
+  onTrouble,
+}: {
+  band: Band;
+  index: number;
+  /** The row that is drawn, on this band. */
+  assessment: BandAssessment | undefined;
+  onChange: (load: Load) => void;
+  onTrouble: (field: string, message: string | null) => void;
+}) {
+  const load = band.load ?? { swr: 1 };
+  const kind = kindOfLoad(load);
+  const key = band.id ?? index;
+  return (
+    <span className="inline-flex flex-wrap items-baseline gap-x-1.5">
+      <Choice<LoadKind>
+        label="what is known of the antenna"
+        value={kind}
+        options={KINDS}
+        onChange={(chosen) =>
+          onChange(
+            asKind(chosen, load, {
+              atRadio: assessment?.swrAtRadio ?? 1.5,
+              atAntenna: assessment?.swrAtAntenna ?? 1.5,
+            }),
+          )
+        }
+      />
+      {kind === 'impedance' ? (
+        <>
+          <QuantityField
+            label="antenna resistance"
+            keptAs={`r ${key}`}
+            kind="resistance"
+            unit="ohm"
+            unitLabel=""
+            value={load.resistanceOhm}
+            show={(v) => plain(v, 1)}
+            say={(v) => `${plain(v, 1)} Ω`}
+            onCommit={(resistanceOhm) => onChange({ ...load, resistanceOhm })}
+            onTrouble={(message) => onTrouble(`resistance ${key}`, message)}
+          />
+          <span className="text-soft">+ j</span>
+          <QuantityField
+            label="antenna reactance"
+            keptAs={`x ${key}`}
+            kind="reactance"
+            unit="ohm"
+            unitLabel="Ω"
+            value={load.reactanceOhm}
+            show={(v) => plain(v, 1)}
+            say={(v) => `${plain(v, 1)} Ω`}
+            onCommit={(reactanceOhm) => onChange({ ...load, reactanceOhm })}
+            onTrouble={(message) => onTrouble(`reactance ${key}`, message)}
+          />
+        </>
+      ) : (
+        <QuantityField
+          label={kind === 'swr' ? 'SWR at the antenna' : 'SWR at the radio'}
+          keptAs={`${kind} ${key}`}
+          kind="swr"
+          unit=""
+          unitLabel=""
+          value={load[kind]}
+          show={(v) => plain(v, 2)}
+          say={(v) => plain(v)}
+          onCommit={(swr) => onChange({ ...load, [kind]: swr })}
+          onTrouble={(message) => onTrouble(`swr ${key}`, message)}
+        />
+      )}
+      <OtherEnd kind={kind} assessment={assessment} />
+    </span>
+  );
+}
+
+/** A lossy run flatters the reading at the radio: what is typed at one end is shown at the other. */
+function OtherEnd({
+  kind,
+  assessment,
+}: {
+  kind: LoadKind;
+  assessment: BandAssessment | undefined;
+}) {
+  if (!assessment) return null;
+  const swr = kind === 'swrAtRadio' ? assessment.swrAtAntenna : assessment.swrAtRadio;
+  return (
+    <span
+      className="text-[11px] whitespace-nowrap text-soft"
+      title="Loss in the run flatters the reading at the radio: the antenna is worse than it looks from there."
+    >
+      = {swr === null ? '∞' : fixed(swr, 2)}{' '}
+      {kind === 'swrAtRadio' ? 'at the antenna' : 'at the radio'}
+    </span>
+  );
+}
