@@ -5,7 +5,7 @@ const EDGE = 8;
 
 /**
  * A button that opens a small part right below itself. It stands in the document where it belongs, so that Tab leads into
- * it; Escape, a press outside, and scrolling away close it.
+ * it, and stays below its button when that is scrolled; Escape and a press outside close it.
  */
 export function OpensInPlace({
   label,
@@ -31,10 +31,7 @@ export function OpensInPlace({
   const isOpen = place !== null;
 
   function open() {
-    const box = opener.current?.getBoundingClientRect();
-    if (!box) return;
-    const left = Math.max(EDGE, Math.min(box.left, window.innerWidth - width - EDGE));
-    setPlace({ left, top: box.bottom + 4 });
+    if (opener.current) setPlace(below(opener.current, width));
   }
 
   function close() {
@@ -44,13 +41,15 @@ export function OpensInPlace({
 
   useEffect(() => {
     if (!isOpen) return;
-    opened.current?.querySelector<HTMLElement>('input, select, button')?.focus();
+    opened.current
+      ?.querySelector<HTMLElement>('input, select, button')
+      ?.focus({ preventScroll: true });
     const pressed = (e: PointerEvent) => {
       const where = e.target as Node;
       if (!opened.current?.contains(where) && !opener.current?.contains(where)) setPlace(null);
     };
-    const moved = (e: Event) => {
-      if (!opened.current?.contains(e.target as Node)) setPlace(null);
+    const moved = () => {
+      if (opener.current) setPlace(below(opener.current, width));
     };
     document.addEventListener('pointerdown', pressed);
     window.addEventListener('resize', moved);
@@ -60,7 +59,7 @@ export function OpensInPlace({
       window.removeEventListener('resize', moved);
       document.removeEventListener('scroll', moved, true);
     };
-  }, [isOpen]);
+  }, [isOpen, width]);
 
   return (
     <>
@@ -100,6 +99,13 @@ export function OpensInPlace({
       )}
     </>
   );
+}
+
+/** Right below a button, and within the window. */
+function below(button: HTMLElement, width: number): { left: number; top: number } {
+  const box = button.getBoundingClientRect();
+  const left = Math.max(EDGE, Math.min(box.left, window.innerWidth - width - EDGE));
+  return { left, top: box.bottom + 4 };
 }
 
 /** Keeps what closes out of the drawing of the button. */

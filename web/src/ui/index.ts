@@ -10,3 +10,4 @@ export * from './SettledStatus';
 export * from './Select';
 export * from './OpensInPlace';
 export * from './Plot';
+export * from './followPointer';

@@ -70,7 +70,7 @@ function short(value: number): string {
 }
 
 const NUMBER_THEN_UNIT =
-  /(\d) (?=(?:W|mW|kW|dB|S-units|m|cm|mm|ft|kg|MHz|GHz|kHz|Ω|%)(?![\p{L}\d]))/gu;
+  /(\d) (?=(?:W|mW|kW|dB|S-units|m|cm|mm|ft|kg|MHz|GHz|kHz|Ω|%|V|A)(?![\p{L}\d]))/gu;
 
 /** A sentence whose numbers keep their units on the same line. */
 export function tied(sentence: string): string {

@@ -67,7 +67,11 @@ function Offers({ at, catalogue, connectors, onCommand, close }: Props & { close
             e.preventDefault();
             setMarked(Math.max(0, Math.min(offers.length - 1, marked + step)));
           }
-          if (e.key === 'Enter') take(marked);
+          if (e.key === 'Enter') {
+            // the key must not press the button that gets the focus
+            e.preventDefault();
+            take(marked);
+          }
         }}
       />
       <ul

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { CableType } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { OpensInPlace, QuantityField } from '../../../ui';
+import { followPointer, OpensInPlace, QuantityField } from '../../../ui';
 import { levelText, plain, shownReading } from '../../../units';
 import { words } from '../../../words';
 import type { Command } from '../commands';
@@ -33,33 +33,36 @@ export function MatchingMark(props: Props) {
   const band = bandsOf(plan)[focus];
   const matching = matchingOn(plan, band);
   const home = matching === 'AT_ANTENNA' ? antennaX : radioX;
-  const [drag, setDrag] = useState<{ startX: number; byPx: number } | null>(null);
-  const isDragged = drag !== null && Math.abs(drag.byPx) > 4;
-  const x = home + (drag?.byPx ?? 0);
-  const target: Matching = x > (radioX + antennaX) / 2 ? 'AT_ANTENNA' : 'AT_RADIO';
+  const [byPx, setByPx] = useState<number | null>(null);
+  const placeFor = (px: number): Matching =>
+    home + px > (radioX + antennaX) / 2 ? 'AT_ANTENNA' : 'AT_RADIO';
+  const x = home + (byPx ?? 0);
+
+  function grab(e: React.PointerEvent) {
+    if ((e.target as HTMLElement).closest('[role=group]') || e.button !== 0) return;
+    let last = 0;
+    followPointer(
+      e,
+      (px) => {
+        last = px;
+        setByPx(px);
+      },
+      (isDrag) => {
+        setByPx(null);
+        const target = placeFor(last);
+        if (isDrag && target !== matching) {
+          onCommand({ do: 'setMatching', band: focus, matching: target });
+        }
+      },
+    );
+  }
 
   return (
     <>
       <div
         className="absolute touch-none"
         style={{ left: x, top: MIDDLE - SIZE / 2, width: SIZE, height: SIZE }}
-        onPointerDown={(e) => {
-          if ((e.target as HTMLElement).closest('[role=group]') || e.button !== 0) return;
-          setDrag({ startX: e.clientX, byPx: 0 });
-        }}
-        onPointerMove={(e) => {
-          if (!drag) return;
-          const byPx = e.clientX - drag.startX;
-          if (Math.abs(byPx) > 4) e.currentTarget.setPointerCapture(e.pointerId);
-          setDrag({ ...drag, byPx });
-        }}
-        onPointerUp={() => {
-          if (isDragged && target !== matching) {
-            onCommand({ do: 'setMatching', band: focus, matching: target });
-          }
-          setDrag(null);
-        }}
-        onPointerCancel={() => setDrag(null)}
+        onPointerDown={grab}
       >
         <OpensInPlace
           label={`matching unit: ${words.matching[matching]}`}
@@ -70,12 +73,12 @@ export function MatchingMark(props: Props) {
           {() => <Places {...props} band={band} matching={matching} />}
         </OpensInPlace>
       </div>
-      {isDragged && (
+      {byPx !== null && (
         <div
           className="absolute z-10 border border-blue bg-paper px-2 py-1 whitespace-nowrap"
           style={{ left: Math.max(0, x - 60), top: MIDDLE + 24 }}
         >
-          <Outcomes {...props} matching={target} band={band} />
+          <Outcomes {...props} matching={placeFor(byPx)} band={band} />
         </div>
       )}
     </>

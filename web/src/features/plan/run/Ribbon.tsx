@@ -177,9 +177,6 @@ export function Ribbon(props: Props) {
                   height: FULL,
                 }}
                 onPointerDown={(e) => drag.stretch(i, e)}
-                onPointerMove={drag.move}
-                onPointerUp={drag.drop}
-                onPointerCancel={drag.drop}
               />
             ),
         )}
@@ -215,10 +212,6 @@ export function Ribbon(props: Props) {
               }}
               onFocus={() => walk.setCurrent(i)}
               onPointerDown={(e) => drag.carry(i, e)}
-              onPointerMove={drag.move}
-              onPointerUp={drag.drop}
-              onPointerCancel={drag.drop}
-              onClickCapture={(e) => drag.isDragging && e.stopPropagation()}
             >
               <ElementLabel
                 {...props}

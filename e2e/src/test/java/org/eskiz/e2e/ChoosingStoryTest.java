@@ -56,7 +56,7 @@ class ChoosingStoryTest {
 
     @Test
     void aBadLengthIsToldBesideItsFieldAndLosesNothing(Page page) {
-        PlanSheetPage sheet = newPlan(page);
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         Locator figure = sheet.focusFigure("Foam 10");
         String before = figure.textContent();
 
@@ -80,7 +80,7 @@ class ChoosingStoryTest {
 
     @Test
     void everyFigureReadsFourWaysAndTheChoiceSticks(Page page) {
-        PlanSheetPage sheet = newPlan(page);
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         assertThat(sheet.note()).containsText("of your 100 W");
         page.keyboard().press("u");
         assertThat(sheet.note()).containsText(Pattern.compile("brings [0-9.]+\\s% of the power"));
@@ -96,7 +96,7 @@ class ChoosingStoryTest {
 
     @Test
     void whatWasDoneIsUndoneAndDoneAgain(Page page) {
-        PlanSheetPage sheet = newPlan(page);
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         sheet.field("length").fill("35");
         sheet.field("length").press("Enter");
         page.keyboard().press("Control+z");
@@ -108,7 +108,7 @@ class ChoosingStoryTest {
 
     @Test
     void aFigureOfMyOwnBecomesARow(Page page) {
-        PlanSheetPage sheet = newPlan(page);
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         sheet.button("add a figure of my own").click();
         sheet.field("name").fill("From the attic");
         sheet.button("Add the row").click();
@@ -125,7 +125,7 @@ class ChoosingStoryTest {
 
     @Test
     void twoTabsDoNotOverwriteEachOther(Page page) {
-        PlanSheetPage mine = newPlan(page);
+        PlanSheetPage mine = PlanSheetPage.makeNew(page);
         assertThat(mine.saveState()).hasText("a moment ago");
         Page other = page.context().newPage();
         PlanSheetPage theirs = PlanSheetPage.open(other, page.url());
@@ -146,7 +146,7 @@ class ChoosingStoryTest {
 
     @Test
     void piecesOfBothVersionsCanBeKept(Page page) {
-        PlanSheetPage mine = newPlan(page);
+        PlanSheetPage mine = PlanSheetPage.makeNew(page);
         assertThat(mine.saveState()).hasText("a moment ago");
         Page other = page.context().newPage();
         PlanSheetPage theirs = PlanSheetPage.open(other, page.url());
@@ -168,14 +168,5 @@ class ChoosingStoryTest {
         assertThat(mine.field("length")).hasValue("44");
         assertThat(mine.field("asked for")).hasValue("33");
         assertThat(mine.field("radio power")).hasValue("100");
-    }
-
-    private static PlanSheetPage newPlan(Page page) {
-        page.navigate("/plans");
-        page.getByText("New plan").first().click();
-        page.waitForURL("**/plans/*-*");
-        PlanSheetPage sheet = PlanSheetPage.open(page, page.url() + "?band=");
-        sheet.field("length").waitFor();
-        return sheet;
     }
 }

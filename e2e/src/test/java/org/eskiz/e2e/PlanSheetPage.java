@@ -23,6 +23,16 @@ final class PlanSheetPage {
         return sheet;
     }
 
+    /** A new plan, with the band that it begins with in focus. */
+    static PlanSheetPage makeNew(Page page) {
+        page.navigate("/plans");
+        page.getByText("New plan").first().click();
+        page.waitForURL("**/plans/*-*");
+        PlanSheetPage sheet = open(page, page.url() + "?band=");
+        sheet.field("length").waitFor();
+        return sheet;
+    }
+
     Locator field(String label) {
         return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
                 .and(page.locator("input"));

@@ -1,88 +1,106 @@
 package org.eskiz.core.run;
 
-import java.util.Arrays;
 import java.util.List;
 
 /** Every angle of the load solved whole: what enters the run, what leaves it, what the radio sees. */
 final class Angles {
 
-    private final double[] efficiency;
-    private final double[] accepted;
-    private final double[] foldback;
-    private final double[] reflectionAtRadio;
+    private final double[] entering;
+    private double efficiencySum;
+    private double acceptedSum;
+    private double deliveredSum;
+    private double reflectionSum;
+    private double leastDelivered = Double.POSITIVE_INFINITY;
+    private double leastEfficiency = Double.POSITIVE_INFINITY;
+    private double greatestEfficiency = Double.NEGATIVE_INFINITY;
 
     private Angles(int count) {
-        efficiency = new double[count];
-        accepted = new double[count];
-        foldback = new double[count];
-        reflectionAtRadio = new double[count];
+        entering = new double[count];
     }
 
+    /**
+     * Solves them all. Written out in plain numbers: this is the innermost loop of every ledger, gone through some twenty
+     * thousand times for one, and objects for complex numbers take most of its time.
+     */
     static Angles solve(TwoPort whole, List<PortState> atAntenna, Radio radio) {
+        double ar = whole.a().real();
+        double ai = whole.a().imag();
+        double br = whole.b().real();
+        double bi = whole.b().imag();
+        double cr = whole.c().real();
+        double ci = whole.c().imag();
+        double dr = whole.d().real();
+        double di = whole.d().imag();
         Angles angles = new Angles(atAntenna.size());
         for (int k = 0; k < atAntenna.size(); k++) {
-            angles.solve(k, whole.towardRadio(atAntenna.get(k)), atAntenna.get(k), radio);
+            PortState antenna = atAntenna.get(k);
+            double vr = antenna.voltage().real();
+            double vi = antenna.voltage().imag();
+            double ir = antenna.current().real();
+            double ii = antenna.current().imag();
+            double radioVr = ar * vr - ai * vi + br * ir - bi * ii;
+            double radioVi = ar * vi + ai * vr + br * ii + bi * ir;
+            double radioIr = cr * vr - ci * vi + dr * ir - di * ii;
+            double radioIi = cr * vi + ci * vr + dr * ii + di * ir;
+            angles.add(k, radio, vr * ir + vi * ii, radioVr, radioVi, radioIr, radioIi);
         }
         return angles;
     }
 
-    private void solve(int k, PortState radioEnd, PortState antennaEnd, Radio radio) {
+    private void add(int k, Radio radio, double leaving, double vr, double vi, double ir, double ii) {
+        double ohm = radio.impedanceOhm();
+        double power = vr * ir + vi * ii;
+        double forward = square(vr + ohm * ir) + square(vi + ohm * ii);
+        double backward = square(vr - ohm * ir) + square(vi - ohm * ii);
+        double efficiency = leaving / power;
+        double reflection = Math.sqrt(backward / forward);
         boolean tuned = radio.matching() == Matching.AT_RADIO;
-        efficiency[k] = antennaEnd.power() / radioEnd.power();
-        reflectionAtRadio[k] = radioEnd.reflection(radio.impedanceOhm());
-        accepted[k] = tuned ? 1 : radioEnd.acceptedFraction(radio.impedanceOhm());
-        foldback[k] = tuned ? 1 : radio.foldbackFraction(reflectionAtRadio[k]);
+        // 1 − |ρ|², written so that nothing cancels when |ρ| is near 1
+        double accepted = tuned ? 1 : 4 * ohm * power / forward;
+        double foldback = tuned ? 1 : radio.foldbackFraction(reflection);
+
+        entering[k] = accepted * foldback;
+        efficiencySum += efficiency;
+        acceptedSum += efficiency * accepted;
+        deliveredSum += efficiency * accepted * foldback;
+        reflectionSum += reflection;
+        leastDelivered = Math.min(leastDelivered, efficiency * accepted * foldback);
+        leastEfficiency = Math.min(leastEfficiency, efficiency);
+        greatestEfficiency = Math.max(greatestEfficiency, efficiency);
     }
 
-    int count() {
-        return efficiency.length;
+    private static double square(double x) {
+        return x * x;
     }
 
     /** Fraction of the radio's power that enters the run at one angle. */
     double enteringFraction(int k) {
-        return accepted[k] * foldback[k];
+        return entering[k];
     }
 
     double meanEfficiency() {
-        return mean(efficiency);
+        return efficiencySum / entering.length;
     }
 
     /** Mean of efficiency times what the run accepts, as if the radio never held back. */
     double meanAccepted() {
-        return mean(product(efficiency, accepted));
+        return acceptedSum / entering.length;
     }
 
     /** Mean of efficiency times what really enters. */
     double meanDelivered() {
-        return mean(delivered());
+        return deliveredSum / entering.length;
     }
 
     double leastDelivered() {
-        return Arrays.stream(delivered()).min().orElseThrow();
+        return leastDelivered;
     }
 
     double meanReflectionAtRadio() {
-        return mean(reflectionAtRadio);
+        return reflectionSum / entering.length;
     }
 
     RunAssessment.EfficiencyRange efficiencyRange() {
-        var range = Arrays.stream(efficiency).summaryStatistics();
-        return new RunAssessment.EfficiencyRange(range.getMin(), range.getMax());
-    }
-
-    private double[] delivered() {
-        return product(product(efficiency, accepted), foldback);
-    }
-
-    private static double[] product(double[] a, double[] b) {
-        double[] product = new double[a.length];
-        for (int k = 0; k < a.length; k++) {
-            product[k] = a[k] * b[k];
-        }
-        return product;
-    }
-
-    private static double mean(double[] values) {
-        return Arrays.stream(values).average().orElseThrow();
+        return new RunAssessment.EfficiencyRange(leastEfficiency, greatestEfficiency);
     }
 }

@@ -38,15 +38,4 @@ record PortState(Complex voltage, Complex current) {
         Complex scaled = current.multiply(referenceOhm);
         return voltage.subtract(scaled).abs() / voltage.add(scaled).abs();
     }
-
-    /**
-     * Fraction of the power on offer that enters here from a source of a real impedance: 1 − |ρ|², written as a
-     * quotient so that nothing cancels when |ρ| is near 1.
-     */
-    double acceptedFraction(double sourceOhm) {
-        return 4
-                * sourceOhm
-                * power()
-                / voltage.add(current.multiply(sourceOhm)).norm();
-    }
 }

@@ -1,0 +1,59 @@
+// The ledger of 24 types on 12 bands with 5 elements over HTTP, at 1, 8 and 32 clients, beside an empty answer of the same
+// server. On a running server:
+//   node benchmarks/http.mjs [http://127.0.0.1:8080]
+const server = process.argv[2] ?? 'http://127.0.0.1:8080';
+const bands = Array.from({ length: 12 }, (_, i) => ({
+  frequencyMHz: 1.8 * 1.6 ** i,
+  load: { swr: 2.5 },
+}));
+const run = [
+  { kind: 'JOINT', connectorKey: 'n' },
+  { kind: 'LINE', cableKey: 'rg-213', lengthM: 31, candidate: true },
+  { kind: 'JOINT', connectorKey: 'n' },
+  { kind: 'LINE', cableKey: 'rg-58', lengthM: 2 },
+  { kind: 'JOINT', connectorKey: 'n' },
+];
+const body = JSON.stringify({
+  radio: { powerW: 100 },
+  run,
+  bands,
+  requirements: [{ kind: 'LEAST_PERCENT', percent: 50 }],
+});
+
+const ledger = () =>
+  fetch(`${server}/api/comparisons`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body,
+  });
+const empty = () => fetch(`${server}/actuator/health/liveness`);
+
+async function once(ask) {
+  const from = performance.now();
+  const answer = await ask();
+  await answer.arrayBuffer();
+  if (!answer.ok) throw new Error(`answered ${answer.status}`);
+  return performance.now() - from;
+}
+
+async function measure(name, ask, clients, each) {
+  const times = [];
+  const from = performance.now();
+  await Promise.all(
+    Array.from({ length: clients }, async () => {
+      for (let i = 0; i < each; i++) times.push(await once(ask));
+    }),
+  );
+  const seconds = (performance.now() - from) / 1000;
+  times.sort((a, b) => a - b);
+  const at = (share) => times[Math.floor(share * (times.length - 1))].toFixed(1);
+  console.log(
+    `${name}, ${clients} clients: median ${at(0.5)} ms, 95 % ${at(0.95)} ms, ${(times.length / seconds).toFixed(0)} a second`,
+  );
+}
+
+await measure('warming up', ledger, 4, 150);
+for (const clients of [1, 8, 32]) {
+  await measure('empty answer', empty, clients, Math.ceil(400 / clients));
+  await measure('ledger 24 x 12 x 5', ledger, clients, Math.ceil(400 / clients));
+}
