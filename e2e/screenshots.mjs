@@ -11,6 +11,8 @@ const out = process.env.OUT ?? fileURLToPath(new URL('../docs/screenshots', impo
 const only = process.env.SHOTS?.split(',');
 const gallery = '/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m';
 
+const wire = '/plans/5ca77a00-0003-4000-8000-000000000003';
+
 const listening = '/plans/5ca77a00-0006-4000-8000-000000000006';
 
 const views = [
@@ -20,8 +22,34 @@ const views = [
   { name: 'settings', path: '/settings' },
   {
     name: 'night-sheet',
-    path: '/plans/5ca77a00-0003-4000-8000-000000000003',
+    path: wire,
     act: (page) => page.emulateMedia({ colorScheme: 'dark' }),
+  },
+  {
+    name: 'whole-run',
+    path: wire,
+    act: async (page) => {
+      await page.getByTestId('standing-wave').waitFor();
+      await page.getByLabel(/^matching unit/).click();
+      await page.getByText(/matched at the antenna.*W/).waitFor();
+    },
+  },
+  {
+    name: 'line-view',
+    path: `${wire}?view=line`,
+    act: (page) => page.mouse.move(420, 430),
+  },
+  {
+    name: 'sweep-view',
+    path: `${gallery}&view=sweep`,
+    act: async (page) => {
+      await page.getByLabel('lay another cable over it').selectOption('hardline-12');
+      await page.mouse.move(520, 560);
+    },
+  },
+  {
+    name: 'side-by-side',
+    path: '/plans/compare?a=5ca77a00-0001-4000-8000-000000000001&b=5ca77a00-0002-4000-8000-000000000002',
   },
   { name: 'phone', path: gallery, size: { width: 390, height: 844 } },
   {

@@ -17,6 +17,8 @@ export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
   { keys: 'u', what: 'read powers in watts, percent, dB, S-units' },
   { keys: '[ ]', what: 'band before, band after; also Page Up and Page Down' },
   { keys: '↑ ↓', what: 'walk through the rows of the ledger' },
+  { keys: '← →', what: 'walk along the run, from an element; Alt carries it along' },
+  { keys: 'Enter', what: 'open an element of the run; Delete takes it out' },
   { keys: 'c', what: 'choose the cable that is shown' },
   { keys: 'Ctrl+Z', what: 'undo; in an edited field its text first' },
   { keys: 'Ctrl+Shift+Z', what: 'redo' },

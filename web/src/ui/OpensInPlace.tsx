@@ -51,10 +51,18 @@ export function OpensInPlace({
     const moved = () => {
       if (opener.current) setPlace(below(opener.current, width));
     };
+    const escaped = (e: KeyboardEvent) => {
+      if (e.key !== 'Escape') return;
+      e.stopPropagation();
+      setPlace(null);
+      opener.current?.focus();
+    };
+    document.addEventListener('keydown', escaped, true);
     document.addEventListener('pointerdown', pressed);
     window.addEventListener('resize', moved);
     document.addEventListener('scroll', moved, true);
     return () => {
+      document.removeEventListener('keydown', escaped, true);
       document.removeEventListener('pointerdown', pressed);
       window.removeEventListener('resize', moved);
       document.removeEventListener('scroll', moved, true);
@@ -87,11 +95,6 @@ export function OpensInPlace({
             width,
             maxHeight: `calc(100dvh - ${place.top + EDGE}px)`,
             overflowY: 'auto',
-          }}
-          onKeyDown={(e) => {
-            if (e.key !== 'Escape') return;
-            e.stopPropagation();
-            close();
           }}
         >
           <Opened close={close}>{children}</Opened>

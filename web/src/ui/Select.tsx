@@ -18,7 +18,7 @@ export function Select<T extends string>({
     <select
       aria-label={label}
       value={value}
-      className={`in-place min-h-6 max-w-[180px] ${className}`}
+      className={`in-place min-h-6 min-w-0 max-w-full ${className}`}
       onChange={(e) => onChange(e.target.value as T)}
     >
       {options.every((o) => o.value !== value) && <option value={value}>{placeholder}</option>}

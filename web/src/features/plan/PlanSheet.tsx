@@ -171,6 +171,7 @@ export function PlanSheet({
               focus={focus}
               row={rows.selected}
               assessment={rows.drawn}
+              onAdded={(bandId) => put({ band: bandId })}
               stale={stale}
               onFocus={focusBand}
               onCommand={editing.command}

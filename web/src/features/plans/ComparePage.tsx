@@ -136,7 +136,7 @@ function BandByBand({ left, right }: { left: Assessed; right: Assessed }) {
   return (
     <>
       <p>{besideEachOther(pairs)}</p>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="band by band">
         <table className="w-full border-collapse [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4">
           <thead>
             <tr className="border-b border-hairline text-left text-[11px] text-soft [&>th]:font-normal">

@@ -10,19 +10,20 @@ import type { Offered } from './bandPlan';
 /** A band more: of the region's usual ones, or one to be given a frequency by hand. */
 export function AddBand({
   plan,
-  onFocus,
+  onAdded,
   onCommand,
 }: {
   plan: Plan;
-  onFocus: (band: number) => void;
+  onAdded: (bandId: string) => void;
   onCommand: (command: Command) => void;
 }) {
   const { settings } = usePreferences();
   const present = bandsOf(plan).map((b) => b.frequencyMHz ?? 0);
 
   function add(offered: Offered, close: () => void) {
-    onCommand({ do: 'addBand', band: newBand(offered.name, offered.frequencyMHz) });
-    onFocus(present.length);
+    const band = newBand(offered.name, offered.frequencyMHz);
+    onCommand({ do: 'addBand', band });
+    onAdded(band.id ?? '');
     close();
   }
 

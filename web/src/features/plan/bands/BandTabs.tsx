@@ -25,13 +25,15 @@ interface Props {
   assessment: BandAssessment | undefined;
   stale: boolean;
   onFocus: (band: number) => void;
+  /** A band that was just added gets the focus. */
+  onAdded: (bandId: string) => void;
   onCommand: (command: Command) => void;
   onTrouble: (field: string, message: string | null) => void;
 }
 
 /** One tab a band with what arrives there; the band in focus is edited in its own tab. */
 export function BandTabs(props: Props) {
-  const { plan, focus, row, stale, onFocus, onCommand } = props;
+  const { plan, focus, row, stale, onFocus, onAdded, onCommand } = props;
   const { reading } = usePreferences();
   const strip = useRef<HTMLDivElement>(null);
   const bands = bandsOf(plan);
@@ -96,7 +98,7 @@ export function BandTabs(props: Props) {
           </div>
         );
       })}
-      {bands.length < MOST_BANDS && <AddBand plan={plan} onFocus={onFocus} onCommand={onCommand} />}
+      {bands.length < MOST_BANDS && <AddBand plan={plan} onAdded={onAdded} onCommand={onCommand} />}
     </section>
   );
 }

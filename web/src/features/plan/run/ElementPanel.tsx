@@ -32,7 +32,7 @@ export function ElementPanel(props: Props) {
     <OpensInPlace
       label={`${KIND_WORDS[element.kind]} ${name}${loses}, ${index + 1} of ${count}`}
       text={name}
-      className={`block max-w-full truncate border-b border-control text-left hover:text-blue ${props.className ?? ''}`}
+      className={`block max-w-full truncate text-left underline decoration-control underline-offset-4 hover:text-blue ${props.className ?? ''}`}
       button={{ [STOP]: index, tabIndex: isStop ? 0 : -1 }}
     >
       {(close) => <Opened {...props} name={name} close={close} />}

@@ -39,7 +39,7 @@ export function RadioName({ className, ...props }: RibbonProps & { className: st
     <OpensInPlace
       label={isReceiver ? 'about the receiver' : 'about the radio'}
       text={isReceiver ? 'receiver' : 'radio'}
-      className={`border-b border-control text-soft hover:text-blue ${className}`}
+      className={`text-soft underline decoration-control underline-offset-4 hover:text-blue ${className}`}
     >
       {() => <Opened {...props} />}
     </OpensInPlace>

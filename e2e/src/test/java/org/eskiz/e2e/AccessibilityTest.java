@@ -2,10 +2,10 @@ package org.eskiz.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.deque.html.axecore.args.AxeRunOptions;
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.ColorScheme;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -18,8 +18,13 @@ import org.junit.jupiter.params.provider.FieldSource;
 @ExtendWith(RunningEskiz.class)
 class AccessibilityTest {
 
-    private static final List<String> SHEETS =
-            List.of("/plans", "/settings", PlanSheetPage.GALLERY, PlanSheetPage.GALLERY + "?own=new");
+    private static final List<String> SHEETS = List.of(
+            "/plans",
+            "/plans/compare",
+            "/settings",
+            PlanSheetPage.GALLERY + "&own=new",
+            "/plans/5ca77a00-0003-4000-8000-000000000003?view=line",
+            "/plans/5ca77a00-0003-4000-8000-000000000003?view=sweep");
 
     @ParameterizedTest
     @FieldSource("SHEETS")
@@ -27,13 +32,16 @@ class AccessibilityTest {
         page.navigate(address);
         for (int width : new int[] {1280, 1920, 390}) {
             page.setViewportSize(width, 844);
-            page.locator("[data-row], [aria-label^='rename'], [role=radio]")
+            page.locator("[data-row], [aria-label^='rename'], [role=radio], [role=table], table, [role=img]")
                     .first()
                     .waitFor();
-            for (ColorScheme palette : List.of(ColorScheme.LIGHT, ColorScheme.DARK)) {
-                page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(palette));
-                assertThat(findings(page)).as("%s px, %s", width, palette).isEmpty();
-            }
+            page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
+            assertThat(findings(axe(page))).as("%s px", width).isEmpty();
+            // the night sheet differs in its colours alone
+            page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.DARK));
+            assertThat(findings(axe(page).withRules(List.of("color-contrast"))))
+                    .as("%s px at night", width)
+                    .isEmpty();
         }
     }
 
@@ -47,16 +55,24 @@ class AccessibilityTest {
         page.getByText("from the radio", new Page.GetByTextOptions().setExact(false))
                 .first()
                 .waitFor();
-        assertThat(findings(page)).isEmpty();
+        assertThat(findings(axe(page))).isEmpty();
         page.keyboard().press("Escape");
         page.keyboard().press("?");
-        page.getByRole(AriaRole.DIALOG).waitFor();
-        assertThat(findings(page)).isEmpty();
+        page.getByText("They rest while").waitFor();
+        assertThat(findings(axe(page))).isEmpty();
     }
 
-    private static List<String> findings(Page page) {
-        return new AxeBuilder(page)
-                .analyze().getViolations().stream().map(AccessibilityTest::told).toList();
+    /** Without frames there is nothing to gather in a page of its own, and nobody reads what passes. */
+    private static AxeBuilder axe(Page page) {
+        AxeRunOptions violations = new AxeRunOptions();
+        violations.setResultTypes(List.of("violations"));
+        return new AxeBuilder(page).options(violations).setLegacyMode(true);
+    }
+
+    private static List<String> findings(AxeBuilder axe) {
+        return axe.analyze().getViolations().stream()
+                .map(AccessibilityTest::told)
+                .toList();
     }
 
     private static String told(Rule rule) {

@@ -6,5 +6,8 @@ public final class Physics {
     /** Speed of light in vacuum, metres per second: exact, by the definition of the metre (SI brochure, 9th edition). */
     public static final double SPEED_OF_LIGHT = 299_792_458;
 
+    /** Temperature at which noise factors are stated, K (IEEE). */
+    public static final double REFERENCE_TEMPERATURE_K = 290;
+
     private Physics() {}
 }

@@ -1,0 +1,5 @@
+/**
+ * How near to an antenna the power density still exceeds a limit: a caution with its assumptions, never a verdict. Local
+ * rules and a qualified person decide.
+ */
+package org.eskiz.core.exposure;
