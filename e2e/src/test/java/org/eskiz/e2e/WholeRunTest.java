@@ -150,7 +150,7 @@ class WholeRunTest {
         assertThat(text.lines().count()).isEqualTo(202);
         Download svg = page.waitForDownload(() -> sheet.button("save as SVG").click());
         assertThat(Files.readString(svg.path())).startsWith("<svg").doesNotContain("var(--");
-        page.getByLabel("over what: over frequency").press("Enter");
+        page.getByLabel("over what: over frequency").click();
         page.getByText("over length, on 2 m").click();
         assertThat(page.getByLabel(Pattern.compile("over length$"))).isVisible();
     }
