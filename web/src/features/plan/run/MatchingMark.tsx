@@ -7,11 +7,14 @@ import { levelText, plain, shownReading } from '../../../units';
 import { words } from '../../../words';
 import type { Command } from '../commands';
 import type { Band, Matching, Plan } from '../model';
-import { bandName, bandsOf, matchingLossOn, matchingOn, powerOn } from '../model';
+import { bandName, bandsOf, matchingLossOn, matchingOn, powerOn, radioOf } from '../model';
 import { detailRequest } from '../useRows';
 import { MIDDLE } from './marks';
 
 const PLACES = ['AT_RADIO', 'AT_ANTENNA', 'NONE'] as const;
+
+/** What the interface takes where nothing is said. */
+const USUAL_RANGE_SWR = 3;
 
 const SIZE = 26;
 
@@ -121,6 +124,25 @@ function Places(props: Props & { band: Band | undefined; matching: Matching }) {
         {...props}
         onChoose={(matching) => onCommand({ do: 'setMatching', band: focus, matching })}
       />
+      {isThere && (
+        <div className="flex items-baseline justify-between">
+          <span className="text-soft">it copes with an SWR of up to</span>
+          <QuantityField
+            label="SWR that the matching unit copes with"
+            keptAs="matches up to"
+            kind="swr"
+            unit=""
+            unitLabel=""
+            value={radioOf(plan).matchesUpToSwr ?? USUAL_RANGE_SWR}
+            show={(v) => plain(v)}
+            say={(v) => plain(v)}
+            onCommit={(matchesUpToSwr) =>
+              onCommand({ do: 'changeRadio', change: { matchesUpToSwr } })
+            }
+            onTrouble={(message) => onTrouble('matching range', message)}
+          />
+        </div>
+      )}
       {isThere && (
         <div className="flex items-baseline justify-between border-t border-hairline pt-2">
           <span className="text-soft">the unit itself loses</span>
