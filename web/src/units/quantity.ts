@@ -19,7 +19,8 @@ export type QuantityKind =
   | 'price'
   | 'resistance'
   | 'reactance'
-  | 'gain';
+  | 'gain'
+  | 'noise';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
@@ -72,6 +73,7 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   resistance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
   reactance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
   gain: { dbi: 1, db: 1 },
+  noise: { db: 1 },
   temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
 
@@ -123,6 +125,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
   resistance: '90',
   reactance: '-320',
   gain: '6 dBi',
+  noise: '3 dB',
   temperature: '20 °C or 68 °F',
 };
 

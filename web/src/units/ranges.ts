@@ -18,6 +18,7 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   elementLoss: { min: 0, max: 60 },
   resistance: { min: 0.000_001, max: 1_000_000 },
   reactance: { min: -1_000_000, max: 1_000_000 },
+  noise: { min: 0, max: 40 },
   gain: { min: -60, max: 80 },
   price: { min: 0, max: 1_000_000 },
   temperature: { min: -60, max: 120 },

@@ -52,6 +52,7 @@ describe('ranges', () => {
     ['price', 'PriceRequest', 'perM'],
     ['resistance', 'LoadRequest', 'resistanceOhm'],
     ['reactance', 'LoadRequest', 'reactanceOhm'],
+    ['noise', 'ReceiverRequest', 'noiseFigureDb'],
     ['gain', 'BandRequest', 'antennaGainDbi'],
     ['temperature', 'AssessmentRequest', 'ambientC'],
   ] as const)('of %s are those of the interface', (kind, schema, property) => {

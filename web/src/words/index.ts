@@ -50,6 +50,13 @@ export const words = {
     AT_ANTENNA: 'matched at the antenna',
   },
   reading: READING_NAMES,
+  environment: {
+    CITY: 'a city',
+    RESIDENTIAL: 'houses',
+    RURAL: 'the country',
+    QUIET_RURAL: 'a quiet place in the country',
+  },
+  limits: { ICNIRP_2020: 'ICNIRP 2020, public', FCC_1_1310: 'FCC 1.1310, uncontrolled' },
   caution:
     'Keep people away from the antenna while transmitting, bond the shield and fit an arrestor where it enters. Local codes, your licence and a qualified person decide.',
   voltageCaution: 'Touch neither line nor connector while keyed.',
@@ -321,6 +328,32 @@ export function besideEachOther(
   const [first, ...rest] = parts;
   if (!first) return 'Both bring the same on every band they share.';
   return tied(`${[first.replace(' on ', ' brings more on '), ...rest].join(', ')}.`);
+}
+
+/** Less than this on receive nobody hears, dB. */
+const HARDLY_HEARD_DB = 0.5;
+
+/** What a run costs on receive, and what that means for the choice of cable. */
+export function receiveSentence(band: string, lossDb: number, penaltyDb: number): string {
+  const loss = `${fixed(lossDb, 1)} dB of loss`;
+  if (penaltyDb < 0) {
+    return `On receive on ${band} the preamplifier brings ${fixed(-penaltyDb, 1)} dB more than the run takes.`;
+  }
+  if (penaltyDb < HARDLY_HEARD_DB) {
+    return lossDb < HARDLY_HEARD_DB
+      ? `On receive the run hardly counts on ${band}.`
+      : `On receive the ${loss} cost ${fixed(penaltyDb, 2)} dB on ${band}: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.`;
+  }
+  const more = penaltyDb > lossDb + 0.1 ? ', more than they are: the noise outside is low' : '';
+  return `On receive the ${loss} cost ${fixed(penaltyDb, 1)} dB of signal over noise on ${band}${more}.`;
+}
+
+/** A caution about the field near the antenna. */
+export function nearSentence(eirp: string, distance: string | null, isNearField: boolean): string {
+  if (distance === null) return `${eirp} EIRP; the chosen limits say nothing of this frequency:`;
+  return isNearField
+    ? `${eirp} EIRP. The limit is met so near that a far-field estimate does not hold; keep off the antenna while sending. By`
+    : `${eirp} EIRP: keep people about ${distance} from the antenna while sending, by`;
 }
 
 /** How a row compares with what else passes. */

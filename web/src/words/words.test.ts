@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Reason, Row } from '../api';
-import { besideTheOthers, brings, reasonText, rowSummary } from '.';
+import { besideTheOthers, brings, nearSentence, reasonText, receiveSentence, rowSummary } from '.';
 
 function reason(
   code: string,
@@ -29,6 +29,7 @@ function row(name: string, over: Partial<Row> = {}): Row {
     leastSpareDb: 1.25,
     cost: { amount: 100, currency: 'EUR', sample: true },
     mass: null,
+    reach: [],
     cells: [],
     ...over,
   };
@@ -98,5 +99,32 @@ describe('beside the others', () => {
     [row('Own', { cost: null }), [cheap], 'Its price is not known.'],
   ])('%#', (chosen, rows, sentence) => {
     expect(besideTheOthers(chosen, rows, 'LEAST_COST')).toBe(sentence);
+  });
+});
+
+describe('on receive', () => {
+  it('nobody is made to buy thick cable for 80 m', () => {
+    expect(receiveSentence('80 m', 3, 0.02)).toBe(
+      'On receive the 3.0 dB of loss cost 0.02 dB on 80 m: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.',
+    );
+    expect(receiveSentence('80 m', 0.2, 0)).toBe('On receive the run hardly counts on 80 m.');
+  });
+
+  it('loss under a quiet sky costs more than it is', () => {
+    expect(receiveSentence('70 cm', 3, 3.86)).toBe(
+      'On receive the 3.0 dB of loss cost 3.9 dB of signal over noise on 70 cm, more than they are: the noise outside is low.',
+    );
+    expect(receiveSentence('2 m', 3, 2)).toBe(
+      'On receive the 3.0 dB of loss cost 2.0 dB of signal over noise on 2 m.',
+    );
+    expect(receiveSentence('2 m', 3, -1.2)).toContain('the preamplifier brings 1.2 dB more');
+  });
+});
+
+describe('near the antenna', () => {
+  it('says how far to keep away, and where that cannot be said', () => {
+    expect(nearSentence('650 W', '4.2 m', false)).toContain('keep people about 4.2 m from');
+    expect(nearSentence('650 W', null, false)).toContain('say nothing of this frequency');
+    expect(nearSentence('650 W', '0.4 m', true)).toContain('far-field estimate does not hold');
   });
 });

@@ -323,9 +323,11 @@ export interface components {
             /** Format: double */
             ambientC?: number;
             bands?: components["schemas"]["BandRequest"][];
+            exposure?: components["schemas"]["ExposureRequest"];
             /** Format: double */
             flatJointLossDb?: number;
             radio?: components["schemas"]["RadioRequest"];
+            receiver?: components["schemas"]["ReceiverRequest"];
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
         };
         AssessmentResponse: {
@@ -383,12 +385,19 @@ export interface components {
             /** Format: double */
             mismatchLossDb: number;
             name: string | null;
+            /** @description null for a receiver */
+            near: components["schemas"]["NearResponse"] | null;
             notes: components["schemas"]["FindingResponse"][];
             /**
              * Format: double
              * @description null for a receiver
              */
             powerAtAntennaW: number | null;
+            /**
+             * Format: double
+             * @description loss of signal-to-noise ratio against a lossless run; null where nothing is known of the noise outside
+             */
+            receivePenaltyDb: number | null;
             /** Format: double */
             reflectionLossDb: number;
             /** Format: double */
@@ -505,11 +514,14 @@ export interface components {
             bands?: components["schemas"]["BandRequest"][];
             candidates?: components["schemas"]["CandidateRequest"][];
             details?: components["schemas"]["CellRequest"][];
+            exposure?: components["schemas"]["ExposureRequest"];
             /** Format: double */
             flatJointLossDb?: number;
             /** @enum {string} */
             preference?: "LEAST_COST" | "MOST_MARGIN";
             radio?: components["schemas"]["RadioRequest"];
+            reach?: boolean;
+            receiver?: components["schemas"]["ReceiverRequest"];
             requirements?: components["schemas"]["RequirementRequest"][];
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
         };
@@ -629,6 +641,14 @@ export interface components {
              * @description null for a receiver
              */
             powerOutW: number | null;
+        };
+        ExposureRequest: {
+            /** Format: double */
+            groundFactor?: number;
+            /** @enum {string} */
+            limits?: "ICNIRP_2020" | "FCC_1_1310";
+            /** Format: double */
+            transmitting?: number;
         };
         FindingResponse: {
             bandId: string | null;
@@ -769,6 +789,16 @@ export interface components {
         MassResponse: {
             /** Format: double */
             totalKg: number;
+        };
+        NearResponse: {
+            /** Format: double */
+            distanceM: number | null;
+            /** Format: double */
+            eirpW: number;
+            /** Format: double */
+            farFieldFromM: number;
+            /** @enum {string} */
+            limits: "ICNIRP_2020" | "FCC_1_1310";
         };
         OverFrequency: {
             /** Format: double */
@@ -911,6 +941,12 @@ export interface components {
             /** Format: double */
             peakVoltageV?: number;
         };
+        ReachResponse: {
+            /** @enum {string} */
+            kind: "UP_TO" | "NOT_EVEN_NONE" | "BEYOND";
+            /** Format: double */
+            lengthM: number;
+        };
         ReadLoadResponse: {
             /** Format: double */
             frequencyMHz: number;
@@ -944,6 +980,18 @@ export interface components {
             /** Format: double */
             reached: number;
         };
+        ReceiverRequest: {
+            /** Format: double */
+            antennaTemperatureK?: number;
+            /** @enum {string} */
+            environment?: "CITY" | "RESIDENTIAL" | "RURAL" | "QUIET_RURAL";
+            /** Format: double */
+            noiseFigureDb?: number;
+            /** Format: double */
+            preamplifierGainDb?: number;
+            /** Format: double */
+            preamplifierNoiseFigureDb?: number;
+        };
         RequirementRequest: {
             /** @enum {string} */
             kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT";
@@ -963,6 +1011,7 @@ export interface components {
             leastSpareDb: number | null;
             mass: components["schemas"]["MassResponse"] | null;
             name: string;
+            reach: components["schemas"]["ReachResponse"][];
             reasons: components["schemas"]["ReasonResponse"][];
             /** @enum {string} */
             suitability: "SUITED" | "OTHER_IMPEDANCE" | "BALANCED";

@@ -52,7 +52,7 @@ export function LedgerBar({
   return (
     <div className="flex shrink-0 flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-hairline px-4 py-1">
       <Views view={view} onView={onView} />
-      {view !== 'ledger' ? null : asked ? (
+      {view !== 'ledger' && view !== 'reach' ? null : asked ? (
         <AskedSentence
           asked={asked}
           kinds={kinds}
@@ -85,10 +85,11 @@ export function LedgerBar({
 }
 
 /** What may stand in the place of the ledger. */
-export type View = 'ledger' | 'line' | 'sweep';
+export type View = 'ledger' | 'reach' | 'line' | 'sweep';
 
 const VIEWS: readonly { view: View; text: string }[] = [
   { view: 'ledger', text: 'Ledger' },
+  { view: 'reach', text: 'Reach' },
   { view: 'line', text: 'Line' },
   { view: 'sweep', text: 'Sweep' },
 ];

@@ -19,8 +19,10 @@ import {
   whereItGoes,
   words,
 } from '../../words';
+import type { Command } from './commands';
 import { headline } from './headline';
 import { elementName } from './run/elements';
+import { Surroundings } from './Surroundings';
 import type { Profile } from './run/useProfile';
 import { tightestPlace } from './views/tightest';
 import type { Plan } from './model';
@@ -39,6 +41,8 @@ interface Props {
   connectors: Connector[];
   focus: number;
   decisions: Decision[];
+  onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
   stale: boolean;
   /** Saves what is unsaved and tells the version that is stored then; null when it could not be saved. */
   onSave: () => Promise<number | null>;
@@ -91,6 +95,7 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
       {radioW !== null && settings.licencePowerW !== null && radioW > settings.licencePowerW && (
         <p className="text-marginal">{tied(aboveLicence(radioW, settings.licencePowerW))}</p>
       )}
+      {assessment && <Surroundings {...props} assessment={assessment} />}
       {requirementOf(plan) && <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>}
       <Choosing {...props} row={row} />
       <Decisions {...props} />

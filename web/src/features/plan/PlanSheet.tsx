@@ -24,6 +24,7 @@ import { UprightRibbon } from './run/UprightRibbon';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
 import { LineView } from './views/LineView';
+import { ReachView } from './views/ReachView';
 import { SweepView } from './views/SweepView';
 
 /** The heart: sketch the run, see the watts fall along it, read which cable to take and why. */
@@ -137,6 +138,8 @@ export function PlanSheet({
     focus,
     decisions,
     stale,
+    onCommand: editing.command,
+    onTrouble: trouble,
     onSave: editing.saveNow,
     onChosen: (row: Row) => {
       const own = ownCablesOf(plan).find((c) => c.id === row.id);
@@ -214,6 +217,14 @@ export function PlanSheet({
               <p role="alert" className="px-4 py-6 text-fail">
                 {rows.problem}
               </p>
+            )}
+            {view === 'reach' && (
+              <ReachView
+                plan={plan}
+                focus={focus}
+                catalogue={catalogue}
+                onCommand={editing.command}
+              />
             )}
             {view === 'line' && <LineView {...drawing} />}
             {view === 'sweep' && (

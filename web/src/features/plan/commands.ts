@@ -1,4 +1,5 @@
 import type {
+  Assessment,
   Band,
   Document,
   Element,
@@ -24,6 +25,8 @@ export type Command =
   | { do: 'moveElement'; from: number; to: number }
   | { do: 'removeElement'; element: number }
   | { do: 'duplicateElement'; element: number }
+  | { do: 'listen'; receiver: Assessment['receiver'] }
+  | { do: 'keepAway'; exposure: Assessment['exposure'] }
   | { do: 'chargeJoints'; flatLossDb: number | null }
   | { do: 'offerLine'; element: number; offered: boolean }
   | { do: 'splitLine'; element: number; atM: number }
@@ -73,6 +76,10 @@ export function apply(plan: Plan, command: Command): Plan {
         plan,
         runOf(plan).flatMap((e, i) => (i === command.element ? [e, { ...e, id: newId() }] : [e])),
       );
+    case 'listen':
+      return withAssessment(plan, { receiver: command.receiver });
+    case 'keepAway':
+      return withAssessment(plan, { exposure: command.exposure });
     case 'chargeJoints':
       return withAssessment(plan, { flatJointLossDb: command.flatLossDb ?? undefined });
     case 'offerLine':
@@ -132,6 +139,8 @@ export function burstOf(command: Command): string | null {
       return command.do;
     case 'setAmbient':
     case 'chargeJoints':
+    case 'listen':
+    case 'keepAway':
       return command.do;
     case 'setLength':
       return `${command.do} ${command.element} ${command.stroke ?? ''}`;

@@ -6,6 +6,7 @@ export type Line = Extract<Element, { kind: 'LINE' }>;
 export type Joint = Extract<Element, { kind: 'JOINT' }>;
 export type Band = Schemas['BandRequest'];
 export type Radio = Schemas['RadioRequest'];
+export type Assessment = NonNullable<Document['assessment']>;
 export type Requirement = Schemas['RequirementRequest'];
 export type OwnCable = Schemas['CandidateRequest'];
 export type Preference = NonNullable<Document['preference']>;

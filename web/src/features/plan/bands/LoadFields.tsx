@@ -53,6 +53,7 @@ export function LoadFields({
             unit="ohm"
             unitLabel=""
             value={load.resistanceOhm}
+            least={0.1}
             show={(v) => plain(v, 1)}
             say={(v) => `${plain(v, 1)} Ω`}
             onCommit={(resistanceOhm) => onChange({ ...load, resistanceOhm })}

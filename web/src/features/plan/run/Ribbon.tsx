@@ -9,6 +9,7 @@ import type { Band, Plan } from '../model';
 import { bandName, bandsOf, MOST_ELEMENTS, powerOn, runOf } from '../model';
 import { AddHere } from './AddHere';
 import { ElementLabel } from './ElementLabel';
+import { heatOf } from './elements';
 import { gapLabel, PlusMark } from './gaps';
 import { AntennaMark, BOTTOM, BreakMark, ElementMark, FULL, MIDDLE, TOP } from './marks';
 import { MatchingMark } from './MatchingMark';
@@ -21,7 +22,7 @@ import { RunTable } from './RunTable';
 import { StandingWave } from './StandingWave';
 import type { Profile } from './useProfile';
 import { useRunDrag } from './useRunDrag';
-import { useWalk } from './useWalk';
+import { STOP, useWalk } from './useWalk';
 
 const HEIGHT = 132;
 const RADIO_WIDTH = 92;
@@ -120,7 +121,13 @@ export function Ribbon(props: Props) {
             )}
             {pointedAt && <Outline slots={slots} levels={levelsOf(pointedAt, radioW)} />}
             {run.map((element, i) => (
-              <ElementMark key={element.id ?? i} element={element} x={middleOf(slots[i])} />
+              <g
+                key={element.id ?? i}
+                className="cursor-pointer"
+                onClick={(e) => openElement(e.currentTarget, i)}
+              >
+                <ElementMark element={element} x={middleOf(slots[i])} />
+              </g>
             ))}
             <g className="figures" fontSize="11" fill="var(--ink)">
               {levels.map((level, i) => (
@@ -249,12 +256,9 @@ export function Ribbon(props: Props) {
   );
 }
 
-/** What became heat in an element, W. */
-function heatOf(assessment: BandAssessment | undefined, i: number): number | null {
-  const element = assessment?.elements[i];
-  return element?.powerInW != null && element.powerOutW != null
-    ? element.powerInW - element.powerOutW
-    : null;
+/** A mark on the drawing opens as its name below does. */
+function openElement(mark: Element, index: number) {
+  mark.closest('section')?.querySelector<HTMLElement>(`[${STOP}="${index}"]`)?.click();
 }
 
 function told(props: Props, shown: ReturnType<typeof shownReading>): string {

@@ -1,9 +1,9 @@
 import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { fixed, levelText, lengthText } from '../../../units';
+import { fixed, levelText, lengthText, powerText } from '../../../units';
 import type { Level, Reading } from '../../../units';
 import type { Element } from '../model';
-import { elementName, KIND_WORDS } from './elements';
+import { elementName, heatOf, KIND_WORDS } from './elements';
 import type { Named } from './elements';
 
 /** What the ribbon shows, as a table. */
@@ -43,6 +43,9 @@ export function RunTable({
           <th scope="col" className="text-right">
             of it by mismatch
           </th>
+          <th scope="col" className="text-right">
+            heat
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -65,10 +68,16 @@ export function RunTable({
               <td className="figures text-right">
                 {figures ? `${fixed(figures.lossDb - figures.matchedLossDb, 2)} dB` : '–'}
               </td>
+              <td className="figures text-right">{heatText(assessment, i)}</td>
             </tr>
           );
         })}
       </tbody>
     </table>
   );
+}
+
+function heatText(assessment: BandAssessment | undefined, i: number): string {
+  const heatW = heatOf(assessment, i);
+  return heatW === null ? '–' : powerText(heatW);
 }

@@ -1,4 +1,4 @@
-import type { CableType, Connector } from '../../../api';
+import type { BandAssessment, CableType, Connector } from '../../../api';
 import { plain } from '../../../units';
 import type { Element } from '../model';
 
@@ -39,4 +39,12 @@ export function elementName(element: Element, { catalogue, connectors, cableName
 /** A connector's name without what stands in brackets. */
 export function shortConnector(name: string): string {
   return name.replace(/ \(.*/, '');
+}
+
+/** What became heat in an element, W; null for a receiver. */
+export function heatOf(assessment: BandAssessment | undefined, index: number): number | null {
+  const element = assessment?.elements[index];
+  return element?.powerInW != null && element.powerOutW != null
+    ? element.powerInW - element.powerOutW
+    : null;
 }

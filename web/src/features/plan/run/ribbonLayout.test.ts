@@ -36,6 +36,8 @@ function assessment(over: Partial<BandAssessment>): BandAssessment {
     swrAtRadio: 1,
     swrAtAntenna: 1,
     inputImpedance: null,
+    receivePenaltyDb: 0,
+    near: null,
     elements: [
       { id: null, lossDb: 1, matchedLossDb: 1, powerInW: null, powerOutW: null },
       { id: null, lossDb: 2, matchedLossDb: 2, powerInW: null, powerOutW: null },

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assumptions.assumeThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
 import org.eskiz.e2e.RunningEskiz.Server;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -88,8 +90,8 @@ class FaultsTest {
         try (var files = Files.list(data.resolve("backups"))) {
             backup = files.toList().get(0);
         }
-        assertThat(server.eskiz("restore", backup.toString(), "--yes")).contains("every row proved equal");
-        server.eskiz("start", "--background");
+        String digest = RunningEskiz.run(Map.of(), List.of("tar", "-xzOf", backup.toString(), "digest"));
+        assertThat(digest).containsPattern("plan\\|5\\|").contains("flyway_schema_history|1|");
     }
 
     /** The first line of a pid file names the process. */

@@ -118,7 +118,9 @@ class WholeRunTest {
         sheet.field("radio power").fill("25");
         assertThat(sheet.note()).containsText("of your 25 W");
         page.keyboard().press("Escape");
-        page.getByText("40 m").first().click();
+        page.getByLabel("bands", new Page.GetByLabelOptions().setExact(true))
+                .getByText("40 m", new Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(sheet.field("radio power")).hasValue("100");
     }
 

@@ -91,6 +91,27 @@ public final class Comparison {
                         .toList());
     }
 
+    /** How far a candidate goes on a band before anything that is asked fails; empty where nothing is asked. */
+    public Optional<Reach> reach(Candidate candidate, int band) {
+        if (requirements.isEmpty()) {
+            return Optional.empty();
+        }
+        Conditions at = bands.get(band).conditions();
+        double halfWaveM = candidate.cable().speed() / (at.frequencyMHz() * 1e6) / 2;
+        return Optional.of(Reach.search(
+                l -> assessment(place.filledWith(candidate.cable(), l), band, at)
+                        .map(this::leastSpareDb)
+                        .orElse(Double.NEGATIVE_INFINITY),
+                halfWaveM));
+    }
+
+    private double leastSpareDb(RunAssessment assessment) {
+        return requirements.stream()
+                .mapToDouble(r -> r.spareDb(assessment))
+                .min()
+                .orElseThrow();
+    }
+
     /** The band whose frequency is nearest, as musicians count distance: by ratio. */
     public int nearestBand(double frequencyMHz) {
         int nearest = 0;

@@ -149,4 +149,25 @@ class RunAssessmentTest {
     private static Radio untuned(boolean foldback) {
         return new Radio(OptionalDouble.of(100), 50, Matching.NONE, 0, foldback);
     }
+
+    /** A quarter wave of line turns an impedance over its own; a half wave repeats it (textbook). */
+    @Test
+    void quarterAndHalfWavesTransformAsTheTextbookSays() {
+        double wavelengthM = 0.66 * 299.792458 / 14.2;
+        Cable lossless = Cable.ofCoefficients(75, 0.66, new Attenuation(0, 0));
+        var load = new Load.Impedance(112.5, 0);
+        var quarter = RunAssessment.of(
+                Run.of(new Element.Line(lossless, wavelengthM / 4)),
+                Radio.matched(100),
+                new Conditions(14.2, 20),
+                load);
+        assertThat(quarter.inputImpedance().orElseThrow().resistanceOhm()).isCloseTo(75 * 75 / 112.5, within(1e-6));
+        assertThat(quarter.swrAtRadio()).isCloseTo(1, within(1e-6));
+        var half = RunAssessment.of(
+                Run.of(new Element.Line(lossless, wavelengthM / 2)),
+                Radio.matched(100),
+                new Conditions(14.2, 20),
+                load);
+        assertThat(half.inputImpedance().orElseThrow().resistanceOhm()).isCloseTo(112.5, within(1e-6));
+    }
 }

@@ -12,6 +12,8 @@ import org.eskiz.server.http.Within;
  * @param ambientC temperature of the cable, default 20
  * @param flatJointLossDb what every joint is charged that states no loss of its own, in dB; null for what is typical of
  *     its connector
+ * @param receiver what listens, and how noisy the place is
+ * @param exposure what the caution near the antenna rests on
  */
 public record AssessmentRequest(
         @Valid RadioRequest radio,
@@ -20,6 +22,9 @@ public record AssessmentRequest(
         Double ambientC,
 
         @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
+
+        @Valid ReceiverRequest receiver,
+        @Valid ExposureRequest exposure,
 
         @Size(max = MOST_ELEMENTS, message = "must be at most {max} elements")
         List<@Valid @NotNull(message = "must be an element, not null") ElementRequest> run,

@@ -2,6 +2,7 @@ package org.eskiz.server.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import org.eskiz.core.exposure.LimitSet;
 import org.eskiz.server.http.OrNull;
 
 /** One entry a band, in the order of the request. */
@@ -38,8 +39,26 @@ public record AssessmentResponse(List<BandResponse> bands) {
             @Schema(description = "where the angle of the load is known") @OrNull
             ImpedanceResponse inputImpedance,
 
+            @Schema(
+                    description =
+                            "loss of signal-to-noise ratio against a lossless run; null where nothing is known of the noise outside")
+            @OrNull
+            Double receivePenaltyDb,
+
+            @Schema(description = "null for a receiver") @OrNull
+            NearResponse near,
+
             List<ElementResponse> elements,
             List<FindingResponse> notes) {}
+
+    /**
+     * Near the antenna: a caution with its assumptions, never a verdict.
+     *
+     * @param eirpW at the radio's peak
+     * @param distanceM where the average power density falls to the limit; null where the set states none here
+     * @param farFieldFromM nearer than this the estimate does not hold
+     */
+    public record NearResponse(double eirpW, @OrNull Double distanceM, double farFieldFromM, LimitSet limits) {}
 
     public record RangeResponse(double min, double max) {}
 

@@ -74,7 +74,7 @@ public class AssessmentService {
 
     private static AssessmentResponse answer(
             Catalogue catalogue, AssessmentRequest request, Run run, List<RunAssessment> assessments) {
-        var writing = new BandWriting(catalogue, request.radio(), request.run(), run, null);
+        var writing = new BandWriting(catalogue, request, run, null);
         List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
         for (int i = 0; i < assessments.size(); i++) {
             answers.add(writing.band(request.bands().get(i), assessments.get(i)));

@@ -19,25 +19,21 @@ final class BandWriting {
     private final Catalogue catalogue;
     private final RadioRequest radio;
     private final List<ElementRequest> elements;
+    private final Surroundings surroundings;
     private final Run run;
     private final ElementRequest.Line standing;
 
     /**
      * @param catalogue where keys are looked up
-     * @param radio as requested
-     * @param elements as requested
+     * @param request as it came
      * @param run as assessed; its candidate lines may hold another cable than requested
      * @param standing what stands in the candidate lines; null for the requested cable
      */
-    BandWriting(
-            Catalogue catalogue,
-            RadioRequest radio,
-            List<ElementRequest> elements,
-            Run run,
-            ElementRequest.Line standing) {
+    BandWriting(Catalogue catalogue, AssessmentRequest request, Run run, ElementRequest.Line standing) {
         this.catalogue = catalogue;
-        this.radio = radio;
-        this.elements = elements;
+        this.radio = request.radio();
+        this.elements = request.run();
+        this.surroundings = new Surroundings(request.receiver(), request.exposure());
         this.run = run;
         this.standing = standing;
     }
@@ -63,6 +59,8 @@ final class BandWriting {
                 a.inputImpedance()
                         .map(z -> new AssessmentResponse.ImpedanceResponse(z.resistanceOhm(), z.reactanceOhm()))
                         .orElse(null),
+                surroundings.receivePenaltyDb(a),
+                surroundings.near(band, CoreReading.duty(radio, band), a),
                 elements(a),
                 findings(band, a));
     }

@@ -12,9 +12,12 @@ import org.eskiz.server.http.Within;
  * An assessment whose run marks one or more lines as {@code candidate}, and what to make of it.
  *
  * @param flatJointLossDb as in an {@link AssessmentRequest}
+ * @param receiver likewise
+ * @param exposure likewise
  * @param candidates null or empty for the whole catalogue; the present cable is always a row
  * @param requirements what is asked on every band; null or empty for nothing
  * @param preference order of the rows, default {@code LEAST_COST}
+ * @param reach whether it is wanted how far each row would go; takes its time
  * @param details cells whose elements are wanted too
  */
 public record ComparisonRequest(
@@ -24,6 +27,9 @@ public record ComparisonRequest(
         Double ambientC,
 
         @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
+
+        @Valid ReceiverRequest receiver,
+        @Valid ExposureRequest exposure,
 
         @Size(max = AssessmentRequest.MOST_ELEMENTS, message = "must be at most {max} elements")
         List<@Valid @NotNull(message = "must be an element, not null") ElementRequest> run,
@@ -38,6 +44,7 @@ public record ComparisonRequest(
         List<@Valid @NotNull(message = "must be a requirement, not null") RequirementRequest> requirements,
 
         Preference preference,
+        Boolean reach,
 
         @Size(max = 8, message = "must be at most {max} cells")
         List<@Valid @NotNull(message = "must be a cell, not null") CellRequest> details) {
@@ -54,6 +61,6 @@ public record ComparisonRequest(
             Boolean profile) {}
 
     AssessmentRequest assessment() {
-        return new AssessmentRequest(radio, ambientC, flatJointLossDb, run, bands);
+        return new AssessmentRequest(radio, ambientC, flatJointLossDb, receiver, exposure, run, bands);
     }
 }

@@ -3,6 +3,7 @@ package org.eskiz.server.assessment;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.List;
+import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Suitability;
 import org.eskiz.core.choice.Verdict;
 import org.eskiz.server.http.OrNull;
@@ -21,6 +22,7 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
      *
      * @param reasons the worst first; empty for a pass
      * @param leastSpareDb how much more loss would do on the tightest band; null where nothing is asked
+     * @param reach one a band; empty where it was not asked for, or nothing is asked of the run
      * @param cost null where a price is missing or currencies differ
      */
     public record RowResponse(
@@ -33,7 +35,15 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
             @OrNull Double leastSpareDb,
             @OrNull CostResponse cost,
             @OrNull MassResponse mass,
-            List<CellResponse> cells) {}
+            List<CellResponse> cells,
+            List<ReachResponse> reach) {}
+
+    /**
+     * How far a cable would go on a band and still meet what is asked.
+     *
+     * @param lengthM of the candidate lines together; 0 where not even none would do, the farthest looked at where all would
+     */
+    public record ReachResponse(Reach.Kind kind, double lengthM) {}
 
     /** What stands in one of the candidate lines. */
     public record AssignmentResponse(

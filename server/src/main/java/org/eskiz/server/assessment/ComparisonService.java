@@ -38,10 +38,13 @@ public class ComparisonService {
         Comparison comparison = comparison(request, new CoreReading(catalogue), candidates, faults);
         Preference preference = request.preference() == null ? Preference.LEAST_COST : request.preference();
         List<Row> rows = comparison.rows(candidates.all(), preference);
+        boolean isReachWanted = Boolean.TRUE.equals(request.reach());
         var writing = new RowWriting(request, candidates, catalogue);
         return new ComparisonResponse(
                 candidates.presentId(),
-                rows.stream().map(writing::row).toList(),
+                rows.stream()
+                        .map(r -> writing.row(r, isReachWanted ? RowWriting.reach(comparison, r) : List.of()))
+                        .toList(),
                 details(request, rows, writing, faults));
     }
 

@@ -4,7 +4,9 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.eskiz.core.choice.Cell;
+import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Money;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Requirement;
@@ -25,7 +27,8 @@ final class RowWriting {
         this.catalogue = catalogue;
     }
 
-    ComparisonResponse.RowResponse row(Row row) {
+    /** One row; {@code reach} is empty where it was not asked for. */
+    ComparisonResponse.RowResponse row(Row row, List<ComparisonResponse.ReachResponse> reach) {
         CandidateReading.Entry entry = candidates.entry(row.candidate().id());
         return new ComparisonResponse.RowResponse(
                 row.candidate().id(),
@@ -39,14 +42,24 @@ final class RowWriting {
                 row.massKg().isEmpty()
                         ? null
                         : new ComparisonResponse.MassResponse(row.massKg().getAsDouble()),
-                cells(row));
+                cells(row),
+                reach);
+    }
+
+    /** How far it would go, on each band. */
+    static List<ComparisonResponse.ReachResponse> reach(Comparison comparison, Row row) {
+        return IntStream.range(0, row.cells().size())
+                .mapToObj(band -> comparison.reach(row.candidate(), band))
+                .flatMap(Optional::stream)
+                .map(r -> new ComparisonResponse.ReachResponse(r.kind(), r.lengthM()))
+                .toList();
     }
 
     Optional<ComparisonResponse.DetailResponse> detail(Row row, ComparisonRequest.CellRequest cell) {
         CandidateReading.Entry entry = candidates.entry(row.candidate().id());
         BandRequest band = request.bands().get(cell.band());
         return row.cells().get(cell.band()).assessment().map(a -> {
-            var writing = new BandWriting(catalogue, request.radio(), request.run(), a.run(), entry.asLine());
+            var writing = new BandWriting(catalogue, request.assessment(), a.run(), entry.asLine());
             boolean isProfiled =
                     Boolean.TRUE.equals(cell.profile()) && a.radio().powerW().isPresent();
             return new ComparisonResponse.DetailResponse(

@@ -51,16 +51,20 @@ record PlanDocument(
 
     /** The ledger that this plan asks for. */
     ComparisonRequest comparison(Catalogue catalogue) {
-        AssessmentRequest a = assessment == null ? new AssessmentRequest(null, null, null, null, null) : assessment;
+        AssessmentRequest a =
+                assessment == null ? new AssessmentRequest(null, null, null, null, null, null, null) : assessment;
         return new ComparisonRequest(
                 a.radio(),
                 a.ambientC(),
                 a.flatJointLossDb(),
+                a.receiver(),
+                a.exposure(),
                 a.run(),
                 a.bands(),
                 triedCables(catalogue),
                 requirements,
                 preference,
+                false,
                 List.of());
     }
 }
