@@ -35,6 +35,11 @@ const views = [
     },
   },
   {
+    name: 'reach-view',
+    path: `${gallery}&view=reach`,
+    act: (page) => page.getByText(/m, by 70 cm/).first().waitFor(),
+  },
+  {
     name: 'line-view',
     path: `${wire}?view=line`,
     act: (page) => page.mouse.move(420, 430),

@@ -133,7 +133,6 @@ function AskedSentence({
   const field = FIELDS[asked.kind];
   return (
     <span className="inline-flex flex-wrap items-baseline gap-x-1.5">
-      <span className="text-soft">I ask for</span>
       <Choice label="what is asked for" value={asked.kind} options={kinds} onChange={onKind} />
       <span className="text-soft">: {words.requirement[asked.kind]}</span>
       <QuantityField

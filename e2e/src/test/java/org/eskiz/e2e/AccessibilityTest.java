@@ -23,6 +23,7 @@ class AccessibilityTest {
             "/plans/compare",
             "/settings",
             PlanSheetPage.GALLERY + "&own=new",
+            PlanSheetPage.GALLERY + "&view=reach",
             "/plans/5ca77a00-0003-4000-8000-000000000003?view=line",
             "/plans/5ca77a00-0003-4000-8000-000000000003?view=sweep");
 

@@ -162,6 +162,28 @@ class WholeRunTest {
     }
 
     @Test
+    void howFarEachCableWouldGoStandsOnARulerWithTheTrueLength(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        sheet.button("Reach").click();
+        Locator view = page.getByTestId("reach-view");
+        assertThat(view.getByText(Pattern.compile("^[0-9.]+ m, by 2 m$")).first())
+                .isVisible();
+        BoundingBox marker = page.getByTitle("drag the length").boundingBox();
+        drag(page, marker.x + 8, marker.y + 200, marker.x + 88, marker.y + 200);
+        assertThat(sheet.field("length")).not().hasValue("20");
+        page.keyboard().press("Control+z");
+        assertThat(sheet.field("length")).hasValue("20");
+
+        assertThat(sheet.note()).containsText("On receive the run hardly counts on 40 m.");
+        assertThat(sheet.note()).containsText("EIRP: keep people about");
+        page.getByLabel("noise outside: houses").click();
+        page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("a city"))
+                .click();
+        assertThat(page.getByLabel("noise outside: a city")).isVisible();
+        assertThat(sheet.saveState()).hasText("a moment ago");
+    }
+
+    @Test
     void impossiblePairsArePointedOut(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         put(page, "add between UHF and the antenna", "window");
