@@ -11,3 +11,4 @@ export * from './Select';
 export * from './OpensInPlace';
 export * from './Plot';
 export * from './followPointer';
+export * from './Fact';

@@ -350,10 +350,10 @@ export function receiveSentence(band: string, lossDb: number, penaltyDb: number)
 
 /** A caution about the field near the antenna. */
 export function nearSentence(eirp: string, distance: string | null, isNearField: boolean): string {
-  if (distance === null) return `${eirp} EIRP; the chosen limits say nothing of this frequency:`;
+  if (distance === null) return `${eirp} EIRP; the limits say nothing of this frequency. Limits:`;
   return isNearField
-    ? `${eirp} EIRP. The limit is met so near that a far-field estimate does not hold; keep off the antenna while sending. By`
-    : `${eirp} EIRP: keep people about ${distance} from the antenna while sending, by`;
+    ? `${eirp} EIRP: keep off the antenna while sending; so near to it a far-field estimate does not hold. Limits:`
+    : `${eirp} EIRP: keep people about ${distance} from the antenna while sending. Limits:`;
 }
 
 /** How a row compares with what else passes. */

@@ -1,6 +1,6 @@
 import type { BandAssessment } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { Choice, OpensInPlace, QuantityField, Select } from '../../ui';
+import { Choice, Fact, OpensInPlace, QuantityField, Select } from '../../ui';
 import { lengthText, plain, powerText, tied } from '../../units';
 import { nearSentence, receiveSentence, words } from '../../words';
 import type { Command } from './commands';
@@ -157,14 +157,5 @@ function NearTheAntenna({
         )}
       </OpensInPlace>
     </p>
-  );
-}
-
-function Fact({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div className="flex items-baseline justify-between gap-3">
-      <span className="text-soft">{label}</span>
-      {children}
-    </div>
   );
 }

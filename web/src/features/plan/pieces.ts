@@ -1,7 +1,7 @@
 import { frequencyText, plain, powerText, temperatureText } from '../../units';
 import { askedText, words } from '../../words';
 import { loadText } from './bands/loads';
-import type { Plan } from './model';
+import type { Assessment, Plan } from './model';
 import {
   bandName,
   bandsOf,
@@ -23,15 +23,13 @@ export interface Piece {
   take: (plan: Plan, from: Plan) => Plan;
 }
 
-const ASSESSED =
-  (key: 'radio' | 'run' | 'bands' | 'ambientC' | 'flatJointLossDb') =>
-  (plan: Plan, from: Plan) => ({
-    ...plan,
-    document: {
-      ...plan.document,
-      assessment: { ...plan.document.assessment, [key]: from.document.assessment?.[key] },
-    },
-  });
+const ASSESSED = (key: keyof Assessment) => (plan: Plan, from: Plan) => ({
+  ...plan,
+  document: {
+    ...plan.document,
+    assessment: { ...plan.document.assessment, [key]: from.document.assessment?.[key] },
+  },
+});
 
 const ASKED = (key: 'requirements' | 'candidates' | 'preference') => (plan: Plan, from: Plan) => ({
   ...plan,
@@ -75,6 +73,18 @@ export const PIECES: readonly Piece[] = [
       return flat === undefined ? 'what is typical' : `${plain(flat)} dB each`;
     },
     take: ASSESSED('flatJointLossDb'),
+  },
+  {
+    key: 'surroundings',
+    label: 'noise and limits',
+    tell: (plan) => {
+      const { receiver, exposure } = plan.document.assessment ?? {};
+      return [
+        `noise of ${words.environment[receiver?.environment ?? 'RESIDENTIAL']}`,
+        words.limits[exposure?.limits ?? 'ICNIRP_2020'],
+      ].join(', ');
+    },
+    take: (plan, from) => ASSESSED('exposure')(ASSESSED('receiver')(plan, from), from),
   },
   { key: 'asked', label: 'what is asked', tell: tellAsked, take: ASKED('requirements') },
   {

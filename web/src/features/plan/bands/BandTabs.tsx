@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { BandAssessment, Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { Choice, OpensInPlace, QuantityField, TextField, VerdictMark } from '../../../ui';
+import { Choice, Fact, OpensInPlace, QuantityField, TextField, VerdictMark } from '../../../ui';
 import { figureOf, frequencyText, plain, shownReading, unitOf } from '../../../units';
 import { words } from '../../../words';
 import { AddBand } from './AddBand';
@@ -163,8 +163,7 @@ function FocusedBand({
       >
         {(close) => (
           <>
-            <div className="flex items-baseline justify-between gap-3">
-              <span className="text-soft">gain of the antenna</span>
+            <Fact label="gain of the antenna">
               <QuantityField
                 label="antenna gain"
                 keptAs={`gain ${band.id ?? index}`}
@@ -179,7 +178,7 @@ function FocusedBand({
                 }
                 onTrouble={(message) => onTrouble('gain', message)}
               />
-            </div>
+            </Fact>
             <LoadFile bands={bandsOf(plan)} onCommand={onCommand} onDone={close} />
             {many && (
               <button

@@ -1,4 +1,4 @@
-import { OpensInPlace, QuantityField, Select, TextField } from '../../../ui';
+import { Fact, OpensInPlace, QuantityField, Select, TextField } from '../../../ui';
 import { fixed, plain } from '../../../units';
 import type { Command } from '../commands';
 import type { Element, Joint, Line } from '../model';
@@ -290,14 +290,5 @@ function Loss({
         onTrouble={(message) => onTrouble(`loss ${index}`, message)}
       />
     </Fact>
-  );
-}
-
-function Fact({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div className="flex items-baseline justify-between gap-3">
-      <span className="text-soft">{label}</span>
-      {children}
-    </div>
   );
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { CableType } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { followPointer, OpensInPlace, QuantityField } from '../../../ui';
+import { Fact, followPointer, OpensInPlace, QuantityField } from '../../../ui';
 import { levelText, plain, shownReading } from '../../../units';
 import { words } from '../../../words';
 import type { Command } from '../commands';
@@ -125,8 +125,7 @@ function Places(props: Props & { band: Band | undefined; matching: Matching }) {
         onChoose={(matching) => onCommand({ do: 'setMatching', band: focus, matching })}
       />
       {isThere && (
-        <div className="flex items-baseline justify-between">
-          <span className="text-soft">it copes with an SWR of up to</span>
+        <Fact label="it copes with an SWR of up to">
           <QuantityField
             label="SWR that the matching unit copes with"
             keptAs="matches up to"
@@ -141,11 +140,10 @@ function Places(props: Props & { band: Band | undefined; matching: Matching }) {
             }
             onTrouble={(message) => onTrouble('matching range', message)}
           />
-        </div>
+        </Fact>
       )}
       {isThere && (
-        <div className="flex items-baseline justify-between border-t border-hairline pt-2">
-          <span className="text-soft">the unit itself loses</span>
+        <Fact label="the unit itself loses">
           <QuantityField
             label="loss of the matching unit"
             keptAs={`unit ${band?.id ?? focus}`}
@@ -160,7 +158,7 @@ function Places(props: Props & { band: Band | undefined; matching: Matching }) {
             }
             onTrouble={(message) => onTrouble('matching loss', message)}
           />
-        </div>
+        </Fact>
       )}
     </>
   );

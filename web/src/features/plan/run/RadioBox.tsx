@@ -1,4 +1,4 @@
-import { OpensInPlace, QuantityField, Select } from '../../../ui';
+import { Fact, OpensInPlace, QuantityField, Select } from '../../../ui';
 import { plain, powerText } from '../../../units';
 import type { Band, Radio } from '../model';
 import { bandName, dutyOn, powerOn, radioOf } from '../model';
@@ -166,14 +166,5 @@ function Opened(props: RibbonProps) {
         </>
       )}
     </>
-  );
-}
-
-function Fact({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div className="flex items-baseline justify-between gap-3">
-      <span className="text-soft">{label}</span>
-      {children}
-    </div>
   );
 }

@@ -68,7 +68,13 @@ export function LineView({
   };
 
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto px-4 py-2" data-testid="line-view">
+    <div
+      className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+      data-testid="line-view"
+      role="region"
+      aria-label="along the line"
+      tabIndex={0}
+    >
       <p className="pb-1">
         {tightest
           ? tightestSentence(tightest, name(tightest.element), bandName(band), lengths)

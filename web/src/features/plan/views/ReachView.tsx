@@ -71,7 +71,13 @@ export function ReachView({
   }
 
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto px-4 py-2" data-testid="reach-view">
+    <div
+      className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+      data-testid="reach-view"
+      role="region"
+      aria-label="how far each cable would go"
+      tabIndex={0}
+    >
       <p className="pb-2">
         How far each would go before what is asked fails: the thick bar on every band, the thin one
         on {bandName(bands[focus])} alone.

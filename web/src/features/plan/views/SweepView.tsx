@@ -95,7 +95,13 @@ export function SweepView(props: Props) {
   const others = (ledger?.rows ?? []).filter((r) => !rows.includes(r.id));
 
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto px-4 py-2" data-testid="sweep-view">
+    <div
+      className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+      data-testid="sweep-view"
+      role="region"
+      aria-label="curves"
+      tabIndex={0}
+    >
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <Choice<Figure>
           label="what is drawn"

@@ -91,7 +91,7 @@ class FaultsTest {
             backup = files.toList().get(0);
         }
         String digest = RunningEskiz.run(Map.of(), List.of("tar", "-xzOf", backup.toString(), "digest"));
-        assertThat(digest).containsPattern("plan\\|5\\|").contains("flyway_schema_history|1|");
+        assertThat(digest).containsPattern("\nplan\\|[1-9]").contains("flyway_schema_history|1|");
     }
 
     /** The first line of a pid file names the process. */
