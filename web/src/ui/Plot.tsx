@@ -146,6 +146,7 @@ export function Plot(props: Props) {
           scale={x}
           top={height - BOTTOM}
           numTicks={6}
+          tickValues={isLog ? logTicks(domain, right - LEFT) : undefined}
           stroke="var(--ink)"
           tickStroke="var(--ink)"
           tickFormat={(v) => sayX(Number(v))}
@@ -197,6 +198,22 @@ export function Plot(props: Props) {
 }
 
 type Scale = (value: number) => number;
+
+/** So much room a figure needs on an axis, px. */
+const TICK_ROOM = 46;
+
+/** Round figures of a logarithmic axis, as many as have room: 1, 2, 5 in every decade, or 1 alone. */
+function logTicks([from, to]: [number, number], width: number): number[] {
+  const first = Math.floor(Math.log10(from));
+  const decades = Array.from(
+    { length: Math.ceil(Math.log10(to)) - first + 1 },
+    (_, i) => first + i,
+  );
+  const within = (steps: number[]) =>
+    decades.flatMap((d) => steps.map((s) => s * 10 ** d)).filter((v) => v >= from && v <= to);
+  const fine = within([1, 2, 5]);
+  return fine.length * TICK_ROOM <= width ? fine : within([1]);
+}
 
 function Curve({
   curve,

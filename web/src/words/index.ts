@@ -332,6 +332,7 @@ export function besideEachOther(
 
 /** Less than this on receive nobody hears, dB. */
 const HARDLY_HEARD_DB = 0.5;
+const HARDLY_THERE_DB = 0.05;
 
 /** What a run costs on receive, and what that means for the choice of cable. */
 export function receiveSentence(band: string, lossDb: number, penaltyDb: number): string {
@@ -342,7 +343,7 @@ export function receiveSentence(band: string, lossDb: number, penaltyDb: number)
   if (penaltyDb < HARDLY_HEARD_DB) {
     return lossDb < HARDLY_HEARD_DB
       ? `On receive the run hardly counts on ${band}.`
-      : `On receive the ${loss} cost ${fixed(penaltyDb, 2)} dB on ${band}: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.`;
+      : `On receive the ${loss} cost ${penaltyDb < HARDLY_THERE_DB ? 'next to nothing' : `${fixed(penaltyDb, 2)} dB`} on ${band}: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.`;
   }
   const more = penaltyDb > lossDb + 0.1 ? ', more than they are: the noise outside is low' : '';
   return `On receive the ${loss} cost ${fixed(penaltyDb, 1)} dB of signal over noise on ${band}${more}.`;

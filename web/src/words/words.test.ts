@@ -105,7 +105,7 @@ describe('beside the others', () => {
 describe('on receive', () => {
   it('nobody is made to buy thick cable for 80 m', () => {
     expect(receiveSentence('80 m', 3, 0.02)).toBe(
-      'On receive the 3.0 dB of loss cost 0.02 dB on 80 m: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.',
+      'On receive the 3.0 dB of loss cost next to nothing on 80 m: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.',
     );
     expect(receiveSentence('80 m', 0.2, 0)).toBe('On receive the run hardly counts on 80 m.');
   });
