@@ -28,7 +28,18 @@ const NOTEWORTHY_RANGE_DB = 0.05;
 export const words = {
   verdict: { PASS: 'passes', MARGINAL: 'marginal', FAIL: 'fails' },
   judged: { PASS: 'passes', MARGINAL: 'is marginal', FAIL: 'fails' },
-  preference: { LEAST_COST: 'least cost that passes', MOST_MARGIN: 'most to spare' },
+  preference: {
+    LEAST_COST: 'least cost that passes',
+    MOST_MARGIN: 'most to spare',
+    BEST_VALUE: 'best value',
+    LIGHTEST: 'lightest that passes',
+  },
+  firstBy: {
+    LEAST_COST: 'at the least cost of those that do',
+    MOST_MARGIN: 'with the most to spare',
+    BEST_VALUE: 'at the best value of those that do',
+    LIGHTEST: 'as the lightest of those that do',
+  },
   requirement: {
     LEAST_POWER: 'at least',
     LEAST_PERCENT: 'at least',
@@ -241,7 +252,11 @@ export function rowSummary(
   const [first] = row.reasons;
   if (first) return reasonText(first, bands[first.band] ?? '');
   if (row.leastSpareDb === null) return 'nothing asked';
-  if (isFirstPass && preference === 'LEAST_COST' && row.cost) return 'passes; least cost that does';
+  if (isFirstPass) {
+    if (preference === 'LEAST_COST' && row.cost) return 'passes; least cost that does';
+    if (preference === 'BEST_VALUE' && row.cost) return 'passes; best value';
+    if (preference === 'LIGHTEST' && row.mass) return 'passes; the lightest that does';
+  }
   return `passes, ${fixed(row.leastSpareDb, 1)} dB to spare`;
 }
 
@@ -367,7 +382,7 @@ export function besideTheOthers(
   const first = passing[0];
   if (!first) return 'No cable passes: shorten the run, ask for less, or put up more antenna gain.';
   if (row.verdict === 'FAIL') {
-    return `${first.name} would ${first.verdict === 'PASS' ? 'pass' : 'only just pass'}${preference === 'LEAST_COST' ? ', at the least cost of those that do' : ', with the most to spare'}.`;
+    return `${first.name} would ${first.verdict === 'PASS' ? 'pass' : 'only just pass'}, ${words.firstBy[preference]}.`;
   }
   if (!row.cost) return 'Its price is not known.';
   const amount = Number(row.cost.amount);

@@ -518,7 +518,7 @@ export interface components {
             /** Format: double */
             flatJointLossDb?: number;
             /** @enum {string} */
-            preference?: "LEAST_COST" | "MOST_MARGIN";
+            preference?: "LEAST_COST" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
             radio?: components["schemas"]["RadioRequest"];
             reach?: boolean;
             receiver?: components["schemas"]["ReceiverRequest"];
@@ -829,7 +829,7 @@ export interface components {
             assessment?: components["schemas"]["AssessmentRequest"];
             candidates?: components["schemas"]["CandidateRequest"][];
             /** @enum {string} */
-            preference?: "LEAST_COST" | "MOST_MARGIN";
+            preference?: "LEAST_COST" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
             requirements?: components["schemas"]["RequirementRequest"][];
             /** Format: int32 */
             schemaVersion: number;
@@ -1031,7 +1031,7 @@ export interface components {
             /** @enum {string} */
             palette: "DAY" | "NIGHT" | "SYSTEM";
             /** @enum {string} */
-            preference: "LEAST_COST" | "MOST_MARGIN";
+            preference: "LEAST_COST" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
             reading: components["schemas"]["Reading"];
             /** Format: int32 */
             region: number;

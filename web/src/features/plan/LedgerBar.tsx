@@ -12,10 +12,12 @@ const KINDS = (['LEAST_POWER', 'LEAST_PERCENT', 'MOST_LOSS'] as const).map((valu
   text: words.requirementKind[value],
 }));
 
-const PREFERENCES = (['LEAST_COST', 'MOST_MARGIN'] as const).map((value) => ({
-  value,
-  text: words.preference[value],
-}));
+const PREFERENCES = (['LEAST_COST', 'MOST_MARGIN', 'BEST_VALUE', 'LIGHTEST'] as const).map(
+  (value) => ({
+    value,
+    text: words.preference[value],
+  }),
+);
 
 const FIELDS = {
   LEAST_POWER: { kind: 'power', unit: 'w', label: 'W', name: 'powerW', usual: 10 },

@@ -65,6 +65,8 @@ export function SettingsPage() {
             options={[
               ['LEAST_COST', words.preference.LEAST_COST],
               ['MOST_MARGIN', words.preference.MOST_MARGIN],
+              ['BEST_VALUE', words.preference.BEST_VALUE],
+              ['LIGHTEST', words.preference.LIGHTEST],
             ]}
             onChange={change}
           />

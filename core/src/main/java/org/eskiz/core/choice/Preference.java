@@ -7,7 +7,11 @@ public enum Preference {
     /** The least cost that passes; a cable without a price comes after those that have one. */
     LEAST_COST(Comparator.comparing(Row::cost, Costs.KNOWN_AND_LEAST_FIRST)),
     /** The most to spare over what is asked, on the band that has least of it. */
-    MOST_MARGIN(Comparator.comparingDouble((Row row) -> -row.leastSpareDb()));
+    MOST_MARGIN(Comparator.comparingDouble((Row row) -> -row.leastSpareDb())),
+    /** The least cost for what arrives on the band where least does; a cable without a price comes last. */
+    BEST_VALUE(Comparator.comparing(Row::costOfWhatArrives, Costs.KNOWN_AND_LEAST_FIRST)),
+    /** The lightest that passes; a cable of unknown mass comes last. */
+    LIGHTEST(Comparator.comparingDouble((Row row) -> row.massKg().orElse(Double.POSITIVE_INFINITY)));
 
     private final Comparator<Row> withinVerdict;
 

@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.eskiz.core.unit.Decibels;
 
 /**
  * One candidate in the place of the chosen cable.
@@ -36,6 +37,22 @@ public record Row(
                 .flatMap(c -> c.judgement().reasons().stream())
                 .sorted(Comparator.comparing(Reason::cause).thenComparingDouble(r -> spareDb(r.band())))
                 .toList();
+    }
+
+    /**
+     * Cost over the fraction that arrives on the band where least does: what the whole of the power would cost at that
+     * rate. Rows compare by it as by cost per delivered watt.
+     *
+     * @return empty where the cost is not known, or nothing arrives
+     */
+    public Optional<Money> costOfWhatArrives() {
+        double least = cells.stream()
+                .mapToDouble(c -> c.assessment()
+                        .map(a -> Decibels.fractionLeft(a.totalLossDb()))
+                        .orElse(0.0))
+                .min()
+                .orElse(0);
+        return least > 0 ? cost.map(c -> c.times(1 / least)) : Optional.empty();
     }
 
     /** Spare of the band that has least, dB; positive infinity where nothing is asked. */

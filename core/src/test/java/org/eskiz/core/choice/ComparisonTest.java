@@ -129,6 +129,24 @@ class ComparisonTest {
     }
 
     @Test
+    void valueIsCostOverWhatArrivesAndTheLightestIsLight() {
+        var cheapAndThin = weighing("thin", THIN, "0.80", 40);
+        var dearAndThick = weighing("thick", THICK, "1.00", 150);
+        var unknown = new Candidate("unknown", THICK, false, Optional.empty(), OptionalDouble.empty());
+        var comparison = comparison(new Requirement.LeastPercent(1));
+        var rows = List.of(dearAndThick, cheapAndThin, unknown);
+        // the thin one loses more than the difference in price
+        assertThat(ids(comparison.rows(rows, Preference.BEST_VALUE))).containsExactly("thick", "thin", "unknown");
+        assertThat(ids(comparison.rows(rows, Preference.LEAST_COST))).containsExactly("thin", "thick", "unknown");
+        assertThat(ids(comparison.rows(rows, Preference.LIGHTEST))).containsExactly("thin", "thick", "unknown");
+    }
+
+    private static Candidate weighing(String id, Cable cable, String pricePerM, double massGPerM) {
+        return new Candidate(
+                id, cable, false, Optional.of(new Money(new BigDecimal(pricePerM), EUR)), OptionalDouble.of(massGPerM));
+    }
+
+    @Test
     void anUnknownPriceComesLastAndCurrenciesAreNotMixed() {
         var free = new Candidate("free", THICK, false, Optional.empty(), OptionalDouble.empty());
         var rows = comparison(new Requirement.LeastPower(50)).rows(List.of(free, thick()), Preference.LEAST_COST);
