@@ -126,18 +126,18 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
         private LineProfile.Point point(double fromRadioEndM) {
             double zM = line.lengthM() - fromRadioEndM;
             double ohm = line.cable().impedanceOhm();
+            List<PortState> states = waves.stream().map(w -> w.at(zM)).toList();
             return new LineProfile.Point(
                     startM + fromRadioEndM,
-                    over(zM, (w, s) -> s.power()),
-                    over(zM, (w, s) -> s.voltage().abs()),
-                    over(zM, (w, s) -> s.current().abs()),
-                    over(zM, (w, s) -> StandingWave.swrOf(s.reflection(ohm))),
-                    over(zM, (w, s) -> w.heatWPerM(s)));
+                    over(states, PortState::power),
+                    over(states, s -> s.voltage().abs()),
+                    over(states, s -> s.current().abs()),
+                    over(states, s -> StandingWave.swrOf(s.reflection(ohm))),
+                    over(states, waves.get(0)::heatWPerM));
         }
 
-        private Range over(double zM, Figure figure) {
-            return Range.of(
-                    waves.stream().mapToDouble(w -> figure.of(w, w.at(zM))).toArray());
+        private static Range over(List<PortState> states, ToDoubleFunction<PortState> figure) {
+            return Range.of(states.stream().mapToDouble(figure).toArray());
         }
 
         private LineProfile.Peak peak(Figure figure) {
