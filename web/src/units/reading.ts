@@ -45,6 +45,20 @@ export function fractionLeft(lossDb: number): number {
   return 10 ** (-lossDb / 10);
 }
 
+/** The same as a number at full precision, for drawing; NaN where watts are asked and there are none. */
+export function amountOf(level: Level, reading: Reading): number {
+  switch (reading) {
+    case 'watts':
+      return level.watts ?? NaN;
+    case 'percent':
+      return 100 * fractionLeft(level.lossDb);
+    case 'dB':
+      return -level.lossDb;
+    case 'S':
+      return -level.lossDb / DB_PER_S_UNIT;
+  }
+}
+
 /** The figure without its unit; losses in dB and S-units carry a minus, for they are what is missing. */
 export function figureOf(level: Level, reading: Reading): string {
   switch (reading) {

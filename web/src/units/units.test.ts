@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
+  amountOf,
   figureOf,
   fixed,
   lengthText,
@@ -57,6 +58,17 @@ describe('ranges', () => {
     ['temperature', 'AssessmentRequest', 'ambientC'],
   ] as const)('of %s are those of the interface', (kind, schema, property) => {
     expect(RANGES[kind]).toEqual(described(schema, property));
+  });
+});
+
+describe('amounts for drawing', () => {
+  it('are the figures at full precision', () => {
+    const level = { lossDb: 1.23456, watts: 75.2501 };
+    expect(amountOf(level, 'watts')).toBe(75.2501);
+    expect(amountOf(level, 'percent')).toBeCloseTo(75.2565, 3);
+    expect(amountOf(level, 'dB')).toBe(-1.23456);
+    expect(amountOf(level, 'S')).toBeCloseTo(-0.20576, 9);
+    expect(amountOf({ lossDb: 1, watts: null }, 'watts')).toBeNaN();
   });
 });
 

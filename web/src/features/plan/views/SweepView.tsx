@@ -6,7 +6,7 @@ import { usePreferences } from '../../../app/preferences';
 import { Choice, Plot, QuantityField, Select } from '../../../ui';
 import {
   FEET_PER_METRE,
-  figureOf,
+  amountOf,
   frequencyText,
   lengthFigure,
   lengthText,
@@ -77,8 +77,7 @@ export function SweepView(props: Props) {
     if (p === null) return NaN;
     if (isSwr) return p[figure] ?? Infinity;
     if (figure === 'matched') return p.matchedLossDb;
-    const level = { lossDb: p.totalLossDb, watts: p.powerAtAntennaW };
-    return Number(figureOf(level, shown).replace('−', '-'));
+    return amountOf({ lossDb: p.totalLossDb, watts: p.powerAtAntennaW }, shown);
   };
   const scale = over === 'length' && lengths === 'ft' ? FEET_PER_METRE : 1;
   const unit = isSwr ? 'SWR' : figure === 'matched' ? 'dB' : unitOf(shown);
