@@ -11,12 +11,6 @@ import java.util.OptionalDouble;
  */
 public record Ratings(Optional<AveragePower> average, OptionalDouble peakVoltageV) {
 
-    /** Below this a rating is missed. */
-    public static final double FAILS_BELOW = 1.0;
-
-    /** Below this it is met with little to spare. */
-    public static final double MARGINAL_BELOW = 1.5;
-
     public static final Ratings UNKNOWN = new Ratings(Optional.empty(), OptionalDouble.empty());
 
     /**
@@ -31,6 +25,11 @@ public record Ratings(Optional<AveragePower> average, OptionalDouble peakVoltage
         return ratedW / (equivalentMatchedPowerW * duty);
     }
 
+    /** The r.m.s. voltage whose peak is the rating, V: that of a sine wave. */
+    public static double voltageRmsAtRating(double ratedPeakV) {
+        return ratedPeakV / Math.sqrt(2);
+    }
+
     /**
      * How many times over it bears the voltage.
      *
@@ -38,6 +37,6 @@ public record Ratings(Optional<AveragePower> average, OptionalDouble peakVoltage
      * @param voltageRms largest r.m.s. voltage at the radio's peak power
      */
     public static double voltageMargin(double ratedPeakV, double voltageRms) {
-        return ratedPeakV / (Math.sqrt(2) * voltageRms);
+        return voltageRmsAtRating(ratedPeakV) / voltageRms;
     }
 }

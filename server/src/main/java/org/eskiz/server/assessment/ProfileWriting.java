@@ -62,7 +62,7 @@ final class ProfileWriting {
                 ratedW,
                 ratedV,
                 powerMargin == null ? null : powerMargin * line.maxHeatWPerM().value(),
-                ratedV == null ? null : ratedV / Math.sqrt(2),
+                ratedV == null ? null : Ratings.voltageRmsAtRating(ratedV),
                 powerMargin,
                 voltageMargin(bears.peakVoltageV(), line.maxVoltage().value()));
     }
