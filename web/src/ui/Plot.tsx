@@ -39,8 +39,6 @@ interface Props {
   mostY?: number;
   say: (value: number) => string;
   sayX: (value: number) => string;
-  /** What is said of the place pointed at, by the curves' own figures where nothing else is given. */
-  onPoint?: (x: number | null) => void;
 }
 
 /** Curves differ by dash, not by colour alone. */
@@ -85,9 +83,7 @@ export function Plot(props: Props) {
 
   function point(e: React.PointerEvent<SVGSVGElement>) {
     const px = e.clientX - e.currentTarget.getBoundingClientRect().left;
-    const value = px < LEFT || px > right ? null : x.invert(px);
-    setAt(value);
-    props.onPoint?.(value);
+    setAt(px < LEFT || px > right ? null : x.invert(px));
   }
 
   return (
@@ -99,10 +95,7 @@ export function Plot(props: Props) {
         aria-label={props.label}
         className="block"
         onPointerMove={point}
-        onPointerLeave={() => {
-          setAt(null);
-          props.onPoint?.(null);
-        }}
+        onPointerLeave={() => setAt(null)}
       >
         <clipPath id={clip}>
           <rect x={LEFT} y={TOP - 4} width={right - LEFT} height={height - BOTTOM - TOP + 8} />

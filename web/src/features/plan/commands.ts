@@ -17,7 +17,6 @@ export type Command =
   | { do: 'takeVersion'; plan: Plan }
   | { do: 'rename'; name: string }
   | { do: 'moveToSite'; site: string }
-  | { do: 'setPower'; powerW: number }
   | { do: 'setAmbient'; ambientC: number }
   | { do: 'setLength'; element: number; lengthM: number; stroke?: string }
   | { do: 'changeElement'; element: number; to: Element }
@@ -53,10 +52,6 @@ export function apply(plan: Plan, command: Command): Plan {
       return { ...plan, name: command.name };
     case 'moveToSite':
       return { ...plan, site: command.site };
-    case 'setPower':
-      return withAssessment(plan, {
-        radio: { ...plan.document.assessment?.radio, powerW: command.powerW },
-      });
     case 'setLength':
       return withElement(plan, command.element, (e) =>
         e.kind === 'LINE' ? { ...e, lengthM: command.lengthM } : e,
@@ -134,7 +129,6 @@ export function burstOf(command: Command): string | null {
   switch (command.do) {
     case 'rename':
     case 'moveToSite':
-    case 'setPower':
     case 'ask':
       return command.do;
     case 'setAmbient':

@@ -33,7 +33,7 @@ describe('undo and redo', () => {
     const other = after(
       historyOf(newPlan()),
       [setLength(30), 0],
-      [{ do: 'setPower', powerW: 5 }, 100],
+      [{ do: 'changeRadio', change: { powerW: 5 } }, 100],
     );
     expect(candidateLengthM(historyReducer(other, { type: 'undo' }).present)).toBe(30);
     const undone = historyReducer(after(historyOf(newPlan()), [setLength(30), 0]), {
@@ -48,7 +48,7 @@ describe('undo and redo', () => {
     const undone = historyReducer(after(historyOf(newPlan()), [setLength(30), 0]), {
       type: 'undo',
     });
-    expect(after(undone, [{ do: 'setPower', powerW: 5 }, 9000]).future).toEqual([]);
+    expect(after(undone, [{ do: 'changeRadio', change: { powerW: 5 } }, 9000]).future).toEqual([]);
   });
 
   it('keeps no step for a command that changes nothing, and none beyond either end', () => {
