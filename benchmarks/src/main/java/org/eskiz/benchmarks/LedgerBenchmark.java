@@ -2,7 +2,6 @@ package org.eskiz.benchmarks;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
@@ -10,8 +9,10 @@ import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.choice.Band;
+import org.eskiz.core.choice.BandFigure;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Place;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
@@ -40,7 +41,7 @@ public class LedgerBenchmark {
     @Param({"24 x 3 x 5", "24 x 6 x 5", "24 x 12 x 5", "12 x 12 x 5", "48 x 12 x 5", "24 x 12 x 3", "24 x 12 x 10"})
     String size;
 
-    private Comparison.Place place;
+    private Place place;
     private List<Candidate> candidates;
     private List<Band> bands;
     private List<Requirement> asked;
@@ -51,15 +52,15 @@ public class LedgerBenchmark {
         int types = Integer.parseInt(sizes[0]);
         int bandCount = Integer.parseInt(sizes[1]);
         int elements = Integer.parseInt(sizes[2]);
-        place = new Comparison.Place(run(elements), List.of(1), List.of());
+        place = new Place(run(elements), List.of(1));
         candidates = IntStream.range(0, types)
-                .mapToObj(i -> new Candidate("c" + i, cable(i), false, Optional.empty(), OptionalDouble.of(100)))
+                .mapToObj(i -> new Candidate("c" + i, cable(i)))
                 .toList();
         bands = IntStream.range(0, bandCount)
                 .mapToObj(i -> new Band(
                         Radio.matched(100), new Conditions(1.8 * Math.pow(1.6, i), 20), new Load.SwrAtAntenna(2.5)))
                 .toList();
-        asked = List.of(new Requirement.LeastPercent(50));
+        asked = List.of(new Requirement.OnBand(BandFigure.PERCENT, 50));
     }
 
     private static Run run(int elements) {
@@ -81,6 +82,19 @@ public class LedgerBenchmark {
     @Benchmark
     public List<Row> ledger() {
         return Comparison.in(place, bands, asked).rows(candidates, Preference.LEAST_COST);
+    }
+
+    /** The same ledger with how far each candidate would go on each band. */
+    @Benchmark
+    public double ledgerWithReach() {
+        Comparison comparison = Comparison.in(place, bands, asked);
+        double together = 0;
+        for (Row row : comparison.rows(candidates, Preference.LEAST_COST)) {
+            for (int band = 0; band < bands.size(); band++) {
+                together += comparison.reach(row, band).orElseThrow().lengthM();
+            }
+        }
+        return together;
     }
 
     /** One run on one band. */

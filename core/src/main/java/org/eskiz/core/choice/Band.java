@@ -1,5 +1,8 @@
 package org.eskiz.core.choice;
 
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.eskiz.core.receive.Receiver;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.Radio;
@@ -10,5 +13,37 @@ import org.eskiz.core.run.Radio;
  * @param radio what feeds the run there
  * @param conditions frequency and temperature
  * @param load what is known of the antenna there
+ * @param duty average over peak power while transmitting, 0 to 1
+ * @param antennaGainDbi empty where nobody has said
+ * @param listening what listens there, and to how much noise; empty where nothing is known of the noise
  */
-public record Band(Radio radio, Conditions conditions, Load load) {}
+public record Band(
+        Radio radio,
+        Conditions conditions,
+        Load load,
+        double duty,
+        OptionalDouble antennaGainDbi,
+        Optional<Listening> listening) {
+
+    /** A band on which nobody has said more than what is needed to assess it. */
+    public Band(Radio radio, Conditions conditions, Load load) {
+        this(radio, conditions, load, 1, OptionalDouble.empty(), Optional.empty());
+    }
+
+    Band with(Radio other) {
+        return new Band(other, conditions, load, duty, antennaGainDbi, listening);
+    }
+
+    /**
+     * A receiver in its noise.
+     *
+     * @param externalFactor noise factor of what comes in from outside, f_a
+     */
+    public record Listening(Receiver receiver, double externalFactor) {
+
+        /** What a loss of run and matching unit costs in signal over noise, dB. */
+        public double penaltyDb(double throughLossDb) {
+            return receiver.penaltyDb(externalFactor, throughLossDb);
+        }
+    }
+}

@@ -11,6 +11,11 @@ import org.eskiz.core.run.RunAssessment;
  */
 public record Cell(Optional<RunAssessment> assessment, Judgement judgement) {
 
+    /** Infinite where more is lost than can be assessed. */
+    double totalLossDb() {
+        return assessment.map(RunAssessment::totalLossDb).orElse(Double.POSITIVE_INFINITY);
+    }
+
     /** How much more loss would do, dB; infinite where nothing is asked, negative infinity where all is lost. */
     double spareDb() {
         return judgement

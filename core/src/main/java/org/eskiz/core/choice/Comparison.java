@@ -1,13 +1,14 @@
 package org.eskiz.core.choice;
 
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.eskiz.core.cable.Cable;
+import java.util.function.UnaryOperator;
+import java.util.stream.IntStream;
 import org.eskiz.core.run.AntennaStates;
 import org.eskiz.core.run.Conditions;
-import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Radio;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.run.RunTooLossyException;
@@ -16,31 +17,75 @@ import org.eskiz.core.run.RunTooLossyException;
 public final class Comparison {
 
     private final Place place;
+    private final Purchase purchase;
     private final List<Band> bands;
     private final List<AntennaStates> antennas;
     private final List<Requirement> requirements;
+    private final List<Requirement.OfRun> ofRun;
+    private final List<List<Requirement.OnBand>> onBand;
 
-    private Comparison(Place place, List<Band> bands, List<Requirement> requirements) {
+    private Comparison(
+            Place place,
+            Purchase purchase,
+            List<Band> bands,
+            List<AntennaStates> antennas,
+            List<Requirement> requirements) {
         this.place = place;
+        this.purchase = purchase;
         this.bands = List.copyOf(bands);
+        this.antennas = antennas;
         this.requirements = List.copyOf(requirements);
-        List<AntennaStates> found = new ArrayList<>();
-        for (Band band : bands) {
-            found.add(AntennaStates.of(band.load(), place.run(), band.radio(), band.conditions()));
-        }
-        this.antennas = List.copyOf(found);
+        this.ofRun = ofKind(requirements, Requirement.OfRun.class);
+        List<Requirement.OnBand> ofBands = ofKind(requirements, Requirement.OnBand.class);
+        this.onBand = IntStream.range(0, bands.size())
+                .mapToObj(i -> ofBands.stream().filter(r -> r.isAskedOf(i)).toList())
+                .toList();
+    }
+
+    private static <T extends Requirement> List<T> ofKind(List<Requirement> requirements, Class<T> kind) {
+        return requirements.stream().filter(kind::isInstance).map(kind::cast).toList();
     }
 
     /**
      * Prepares a comparison.
      *
      * @param place the run as it is, and which of its sections are to be replaced
+     * @param purchase how the cable is bought
      * @param bands where it is judged
-     * @param requirements what is asked on every band
+     * @param requirements what is asked
      * @throws org.eskiz.core.run.ImpossibleReadingException when the run cannot show an SWR that was read at the radio
      */
+    public static Comparison in(Place place, Purchase purchase, List<Band> bands, List<Requirement> requirements) {
+        List<AntennaStates> antennas = bands.stream()
+                .map(b -> AntennaStates.of(b.load(), place.run(), b.radio(), b.conditions()))
+                .toList();
+        return new Comparison(place, purchase, bands, antennas, requirements);
+    }
+
+    /** The same for one run whose ends the operator fits. */
     public static Comparison in(Place place, List<Band> bands, List<Requirement> requirements) {
-        return new Comparison(place, bands, requirements);
+        return in(place, Purchase.ONCE, bands, requirements);
+    }
+
+    /** Where the candidates go. */
+    public Place place() {
+        return place;
+    }
+
+    /** The same antennas behind other radios. */
+    Comparison withRadios(UnaryOperator<Radio> change) {
+        List<Band> others =
+                bands.stream().map(b -> b.with(change.apply(b.radio()))).toList();
+        return new Comparison(place, purchase, others, antennas, requirements);
+    }
+
+    /** The same with its sections together of another length. */
+    Comparison ofLength(double lengthM) {
+        return new Comparison(place.ofLength(lengthM), purchase, bands, antennas, requirements);
+    }
+
+    List<Band> bands() {
+        return bands;
     }
 
     /** A row for each candidate, in the order of a school. */
@@ -48,19 +93,42 @@ public final class Comparison {
         return candidates.stream().map(this::row).sorted(preference.order()).toList();
     }
 
-    /** One candidate in place. */
+    /** One candidate in every section. */
     public Row row(Candidate candidate) {
-        Run tried = place.filledWith(candidate.cable());
-        List<Cell> cells = new ArrayList<>();
-        for (int band = 0; band < bands.size(); band++) {
-            cells.add(cell(tried, band));
+        return row(place.everywhere(candidate));
+    }
+
+    /** A candidate for each section. */
+    public Row row(List<Candidate> filling) {
+        Run tried = place.filledWith(filling);
+        List<Cell> cells = IntStream.range(0, bands.size())
+                .mapToObj(band -> cell(tried, filling, band))
+                .toList();
+        Offer offer = offer(filling);
+        return new Row(filling, offer.suitability(), cells, judged(offer), offer.cost(), offer.massKg());
+    }
+
+    /** What a filling costs and weighs, and what the place says of it, before any of its loss is worked out. */
+    Offer offer(List<Candidate> filling) {
+        return place.offer(filling, purchase, bands.get(0).radio().impedanceOhm());
+    }
+
+    /** What is the matter with an offer as a whole. */
+    List<Reason> judged(Offer offer) {
+        return ofRun.stream().flatMap(r -> judged(r, offer).stream()).toList();
+    }
+
+    private static Optional<Reason> judged(Requirement.OfRun asked, Offer offer) {
+        OptionalDouble reached = asked.figure().reached(offer);
+        if (reached.isEmpty()) {
+            return Optional.of(Reason.ofRun(Reason.Cause.UNKNOWN, asked, reached));
         }
-        return new Row(
-                candidate,
-                Suitability.of(candidate, place.nominalOhm(radioOhm())),
-                cells,
-                cost(candidate),
-                massKg(candidate));
+        if (!asked.isMetBy(reached.getAsDouble())) {
+            return Optional.of(Reason.ofRun(Reason.Cause.MISSED, asked, reached));
+        }
+        return asked.isLittleToSpare(reached.getAsDouble())
+                ? Optional.of(Reason.ofRun(Reason.Cause.LITTLE_TO_SPARE, asked, reached))
+                : Optional.empty();
     }
 
     /**
@@ -68,48 +136,85 @@ public final class Comparison {
      * frequencies: what they are elsewhere nobody has said.
      */
     public Curve overFrequency(Candidate candidate, List<Double> frequenciesMHz) {
-        Run tried = place.filledWith(candidate.cable());
+        Run tried = place.filledWith(place.everywhere(candidate));
         return new Curve(
                 candidate,
                 frequenciesMHz.stream()
-                        .map(f -> assessment(
-                                tried,
-                                nearestBand(f),
-                                new Conditions(f, bands.get(0).conditions().ambientC())))
+                        .map(f -> assessment(tried, nearestBand(f), at(f)))
                         .toList());
+    }
+
+    Conditions at(double frequencyMHz) {
+        return new Conditions(frequencyMHz, bands.get(0).conditions().ambientC());
     }
 
     /** A candidate on one band, over the length of the replaced sections together; each keeps its share of it. */
     public Curve overLength(Candidate candidate, int band, List<Double> lengthsM) {
+        List<Candidate> filling = place.everywhere(candidate);
         return new Curve(
                 candidate,
                 lengthsM.stream()
                         .map(l -> assessment(
-                                place.filledWith(candidate.cable(), l),
+                                place.filledWith(filling, l),
                                 band,
                                 bands.get(band).conditions()))
                         .toList());
     }
 
-    /** How far a candidate goes on a band before anything that is asked fails; empty where nothing is asked. */
-    public Optional<Reach> reach(Candidate candidate, int band) {
-        if (requirements.isEmpty()) {
+    /**
+     * How far a row goes on a band before anything that is asked of what arrives fails; empty where nothing is asked there
+     * that loss could miss.
+     */
+    public Optional<Reach> reach(Row row, int band) {
+        List<Candidate> filling = row.filling();
+        Conditions at = bands.get(band).conditions();
+        if (row.cells().get(band).judgement().leastSpareDb().isEmpty()
+                && row.cells().get(band).assessment().isPresent()) {
             return Optional.empty();
         }
-        Conditions at = bands.get(band).conditions();
-        double halfWaveM = candidate.cable().speed() / (at.frequencyMHz() * 1e6) / 2;
+        double slowest =
+                filling.stream().mapToDouble(c -> c.cable().speed()).min().orElseThrow();
         return Optional.of(Reach.search(
-                l -> assessment(place.filledWith(candidate.cable(), l), band, at)
-                        .map(this::leastSpareDb)
+                l -> assessment(place.filledWith(filling, l), band, at)
+                        .map(a -> leastSpareDb(a, band))
                         .orElse(Double.NEGATIVE_INFINITY),
-                halfWaveM));
+                slowest / (at.frequencyMHz() * 1e6) / 2));
     }
 
-    private double leastSpareDb(RunAssessment assessment) {
-        return requirements.stream()
-                .mapToDouble(r -> r.spareDb(assessment))
-                .min()
-                .orElseThrow();
+    /** The band on which a row would go least far, and how far; empty where nothing is asked that loss could miss. */
+    public Optional<NearestReach> nearestReach(Row row) {
+        return IntStream.range(0, bands.size())
+                .mapToObj(band -> reach(row, band).map(r -> new NearestReach(band, r)))
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingDouble(n -> n.reach().lengthM()));
+    }
+
+    /**
+     * How far a row goes before the first band fails.
+     *
+     * @param band its index
+     */
+    public record NearestReach(int band, Reach reach) {}
+
+    /** What one band has to spare in a run that was assessed there or near it, dB; infinite where nothing is asked. */
+    double leastSpareDb(RunAssessment assessment, int band) {
+        Standing mean = Standing.atTheMean(bands.get(band), assessment, Margins.UNKNOWN);
+        return Judgement.leastSpareDb(onBand.get(band), mean).orElse(Double.POSITIVE_INFINITY);
+    }
+
+    /**
+     * Total loss of a row on a band when every line is off by its whole tolerance to one side.
+     *
+     * @param sign +1 where all lose more than is said of them, −1 where all lose less
+     * @return dB; empty when it loses more than can be assessed
+     */
+    public OptionalDouble lossAtTolerance(Row row, int band, int sign) {
+        return assessment(
+                        place.atTolerance(row.filling(), sign),
+                        band,
+                        bands.get(band).conditions())
+                .map(a -> OptionalDouble.of(a.totalLossDb()))
+                .orElse(OptionalDouble.empty());
     }
 
     /** The band whose frequency is nearest, as musicians count distance: by ratio. */
@@ -127,7 +232,7 @@ public final class Comparison {
         return Math.abs(Math.log(bands.get(band).conditions().frequencyMHz() / frequencyMHz));
     }
 
-    private Optional<RunAssessment> assessment(Run tried, int band, Conditions at) {
+    Optional<RunAssessment> assessment(Run tried, int band, Conditions at) {
         try {
             return Optional.of(RunAssessment.of(tried, bands.get(band).radio(), at, antennas.get(band)));
         } catch (RunTooLossyException e) {
@@ -135,77 +240,33 @@ public final class Comparison {
         }
     }
 
-    private Cell cell(Run tried, int band) {
+    private Cell cell(Run tried, List<Candidate> filling, int band) {
         Band at = bands.get(band);
         try {
             var assessment = RunAssessment.of(tried, at.radio(), at.conditions(), antennas.get(band));
-            return new Cell(Optional.of(assessment), Judgement.of(band, assessment, requirements));
+            Standing mean = Standing.atTheMean(at, assessment, margins(assessment, filling, band));
+            Judgement judgement = Judgement.of(
+                    band, assessment, mean, () -> unlucky(filling, band, mean.margins()), onBand.get(band));
+            return new Cell(Optional.of(assessment), judgement);
         } catch (RunTooLossyException e) {
             return new Cell(Optional.empty(), Judgement.tooLossy(band, e.matchedLossDb()));
         }
     }
 
-    private double radioOhm() {
-        return bands.get(0).radio().impedanceOhm();
+    private Margins margins(RunAssessment assessment, List<Candidate> filling, int band) {
+        boolean isAsked = onBand.get(band).stream().anyMatch(r -> r.figure().isMargin());
+        return isAsked
+                ? Margins.of(assessment, bands.get(band).duty(), place.ratings(filling), place.sections())
+                : Margins.UNKNOWN;
     }
 
-    private Optional<Money> cost(Candidate candidate) {
-        Optional<Money> cable = candidate.pricePerM().map(p -> p.times(place.lengthM()));
-        return place.connectorPrices().stream().reduce(cable, Costs::sum);
-    }
-
-    private OptionalDouble massKg(Candidate candidate) {
-        return candidate.massGPerM().isEmpty()
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(candidate.massGPerM().getAsDouble() * place.lengthM() / 1000);
-    }
-
-    /**
-     * A run, and the sections of it that the chosen cable will fill.
-     *
-     * @param run as it is now
-     * @param sections indices of its replaceable lines, at least one
-     * @param connectorPrices price of the connector at each joint that touches one of them; empty where not known
-     */
-    public record Place(Run run, List<Integer> sections, List<Optional<Money>> connectorPrices) {
-
-        public Place {
-            sections = List.copyOf(sections);
-            connectorPrices = List.copyOf(connectorPrices);
-            if (sections.isEmpty()) {
-                throw new IllegalArgumentException("a comparison needs at least one LINE marked as candidate, not 0");
-            }
-        }
-
-        /** Length of the sections together, m. */
-        public double lengthM() {
-            return sections.stream()
-                    .mapToDouble(i -> ((Element.Line) run.elements().get(i)).lengthM())
-                    .sum();
-        }
-
-        /** The impedance that stands where the first section begins: the radio's, changed by transformers before it. */
-        double nominalOhm(double radioOhm) {
-            double ohm = radioOhm;
-            for (Element e : run.elements().subList(0, sections.get(0))) {
-                ohm *= e instanceof Element.Transformer t ? t.impedanceRatio() : 1;
-            }
-            return ohm;
-        }
-
-        Run filledWith(Cable cable) {
-            return filledWith(cable, lengthM());
-        }
-
-        /** The sections together of another length, each with its share. */
-        Run filledWith(Cable cable, double lengthM) {
-            double now = lengthM();
-            List<Element> elements = new ArrayList<>(run.elements());
-            for (int i : sections) {
-                double share = now == 0 ? 1.0 / sections.size() : ((Element.Line) elements.get(i)).lengthM() / now;
-                elements.set(i, new Element.Line(cable, share * lengthM));
-            }
-            return new Run(elements);
-        }
+    private Optional<Standing> unlucky(List<Candidate> filling, int band, Margins margins) {
+        return place.hasTolerance(filling)
+                ? assessment(
+                                place.atTolerance(filling, 1),
+                                band,
+                                bands.get(band).conditions())
+                        .map(a -> Standing.atTheMean(bands.get(band), a, margins))
+                : Optional.empty();
     }
 }

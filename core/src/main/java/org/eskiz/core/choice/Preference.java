@@ -6,8 +6,8 @@ import java.util.Comparator;
 public enum Preference {
     /** The least cost that passes; a cable without a price comes after those that have one. */
     LEAST_COST(Comparator.comparing(Row::cost, Costs.KNOWN_AND_LEAST_FIRST)),
-    /** The most to spare over what is asked, on the band that has least of it. */
-    MOST_MARGIN(Comparator.comparingDouble((Row row) -> -row.leastSpareDb())),
+    /** The least loss inside the budget, on the band that loses most; what is over a budget fails and comes later. */
+    LEAST_LOSS(Comparator.comparingDouble(Row::greatestLossDb)),
     /** The least cost for what arrives on the band where least does; a cable without a price comes last. */
     BEST_VALUE(Comparator.comparing(Row::costOfWhatArrives, Costs.KNOWN_AND_LEAST_FIRST)),
     /** The lightest that passes; a cable of unknown mass comes last. */
@@ -25,6 +25,11 @@ public enum Preference {
                 .thenComparing(Row::verdict)
                 .thenComparing(withinVerdict)
                 .thenComparingDouble(row -> -row.leastSpareDb())
-                .thenComparing(row -> row.candidate().id());
+                .thenComparing(Row::id);
+    }
+
+    /** Whether nothing dearer can come before what is already found, once something passes. */
+    boolean isByCost() {
+        return this == LEAST_COST;
     }
 }

@@ -1,152 +1,81 @@
 package org.eskiz.core.choice;
 
-import org.eskiz.core.run.RunAssessment;
-import org.eskiz.core.unit.Decibels;
-import org.eskiz.core.unit.Require;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 
-/** What the operator asks of a run on a band, in the terms that the operator thinks in. */
+/** What the operator asks, in the terms that the operator thinks in. */
 public sealed interface Requirement {
 
-    /** Met with less than this to spare, a requirement in watts or percent is met only just. */
-    double LITTLE_SPARE_RELATIVE = 0.05;
-
-    /** Met with less than this to spare, a requirement in dB is met only just. */
-    double LITTLE_SPARE_DB = 0.2;
-
-    /** The number that is asked for, in the requirement's own unit. */
+    /** The number that is asked for, in the figure's own unit; 1 for a plain yes. */
     double asked();
 
-    /** The figure that stands against it at a total loss, in the same unit. */
-    double reached(double totalLossDb, RunAssessment assessment);
-
-    /** Whether a figure meets the requirement. */
+    /** Whether a figure meets it. */
     boolean isMetBy(double reached);
 
-    /** Whether a figure that meets the requirement meets it only just. */
+    /** Whether a figure that meets it meets it only just. */
     boolean isLittleToSpare(double reached);
 
-    /** How much more loss the requirement would bear, dB; negative when it is missed by so much. */
-    double spareDb(RunAssessment assessment);
-
     /**
-     * At least so much power at the antenna.
+     * Asked of what arrives on a band.
      *
-     * @param watts above 0
+     * @param band index of the only band it is asked of; empty for every band
      */
-    record LeastPower(double watts) implements Requirement {
+    record OnBand(BandFigure figure, double asked, OptionalInt band) implements Requirement {
 
-        public LeastPower {
-            Require.positive("least power in W", watts);
+        public OnBand {
+            requireNumber(asked);
         }
 
-        @Override
-        public double asked() {
-            return watts;
+        /** Asked of every band. */
+        public OnBand(BandFigure figure, double asked) {
+            this(figure, asked, OptionalInt.empty());
         }
 
-        @Override
-        public double reached(double totalLossDb, RunAssessment assessment) {
-            return radioPowerW(assessment) * Decibels.fractionLeft(totalLossDb);
+        boolean isAskedOf(int index) {
+            return band.isEmpty() || band.getAsInt() == index;
         }
 
         @Override
         public boolean isMetBy(double reached) {
-            return reached >= watts;
+            return figure.limit().isMet(asked, reached);
         }
 
         @Override
         public boolean isLittleToSpare(double reached) {
-            return reached - watts < LITTLE_SPARE_RELATIVE * watts;
+            return figure.littleSpare().is(asked, reached, figure.limit().spare(asked, reached));
         }
 
-        @Override
-        public double spareDb(RunAssessment assessment) {
-            return Decibels.lossBetween(radioPowerW(assessment), watts) - assessment.totalLossDb();
-        }
-
-        private static double radioPowerW(RunAssessment assessment) {
-            return assessment
-                    .radio()
-                    .powerW()
-                    .orElseThrow(() -> new IllegalArgumentException(
-                            "least power cannot be asked of a receiver: ask for a percentage or for dB"));
+        OptionalDouble spareDb(Standing standing) {
+            return figure.spareDb(asked, standing);
         }
     }
 
-    /**
-     * No more than so much total loss: run, matching unit, reflection and foldback together.
-     *
-     * @param lossDb at least 0
-     */
-    record MostLoss(double lossDb) implements Requirement {
+    /** Asked by the place or the purse, of the run as a whole. */
+    record OfRun(RunFigure figure, double asked) implements Requirement {
 
-        public MostLoss {
-            Require.notNegative("most loss in dB", lossDb);
+        public OfRun {
+            requireNumber(asked);
         }
 
-        @Override
-        public double asked() {
-            return lossDb;
-        }
-
-        @Override
-        public double reached(double totalLossDb, RunAssessment assessment) {
-            return totalLossDb;
+        /** A plain yes. */
+        public OfRun(RunFigure figure) {
+            this(figure, 1);
         }
 
         @Override
         public boolean isMetBy(double reached) {
-            return reached <= lossDb;
+            return figure.limit().isMet(asked, reached);
         }
 
         @Override
         public boolean isLittleToSpare(double reached) {
-            return lossDb - reached < LITTLE_SPARE_DB;
-        }
-
-        @Override
-        public double spareDb(RunAssessment assessment) {
-            return lossDb - assessment.totalLossDb();
+            return figure.littleSpare().is(asked, reached, figure.limit().spare(asked, reached));
         }
     }
 
-    /**
-     * At least so much of the radio's power at the antenna.
-     *
-     * @param percent above 0, at most 100
-     */
-    record LeastPercent(double percent) implements Requirement {
-
-        public LeastPercent {
-            Require.positive("least percent", percent);
-            if (percent > 100) {
-                throw new IllegalArgumentException("least percent must be at most 100, not " + percent);
-            }
-        }
-
-        @Override
-        public double asked() {
-            return percent;
-        }
-
-        @Override
-        public double reached(double totalLossDb, RunAssessment assessment) {
-            return 100 * Decibels.fractionLeft(totalLossDb);
-        }
-
-        @Override
-        public boolean isMetBy(double reached) {
-            return reached >= percent;
-        }
-
-        @Override
-        public boolean isLittleToSpare(double reached) {
-            return reached - percent < LITTLE_SPARE_RELATIVE * percent;
-        }
-
-        @Override
-        public double spareDb(RunAssessment assessment) {
-            return Decibels.lossBetween(100, percent) - assessment.totalLossDb();
+    private static void requireNumber(double asked) {
+        if (!Double.isFinite(asked)) {
+            throw new IllegalArgumentException("what is asked must be a number, not " + asked);
         }
     }
 }

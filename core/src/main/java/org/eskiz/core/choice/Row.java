@@ -4,39 +4,57 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.eskiz.core.unit.Decibels;
 
 /**
- * One candidate in the place of the chosen cable.
+ * One way to fill the place of the chosen cable: with one cable throughout, or in a mix with another in each section.
  *
- * @param candidate the cable
- * @param suitability whether it belongs there at all
+ * @param filling the cable in each section, radio's end first
+ * @param suitability whether they belong there at all
  * @param cells one a band, in order
- * @param cost cable for the replaced sections and the connector of every joint that touches one; empty when a price is
- *     missing or currencies differ
+ * @param ofRun what is the matter with the run as a whole
+ * @param cost cable for the replaced sections and their ends, as often as it is bought; empty when a price is missing or
+ *     currencies differ
  * @param massKg mass of the replaced sections; empty when not known
  */
 public record Row(
-        Candidate candidate, Suitability suitability, List<Cell> cells, Optional<Money> cost, OptionalDouble massKg) {
+        List<Candidate> filling,
+        Suitability suitability,
+        List<Cell> cells,
+        List<Reason> ofRun,
+        Optional<Money> cost,
+        OptionalDouble massKg) {
 
     public Row {
+        filling = List.copyOf(filling);
         cells = List.copyOf(cells);
+        ofRun = List.copyOf(ofRun);
     }
 
-    /** The worst of its bands. */
+    /** How the caller knows it: by its cables, each once. */
+    public String id() {
+        return filling.stream().map(Candidate::id).distinct().collect(Collectors.joining("+"));
+    }
+
+    /** The worst of its bands and of the run as a whole. */
     public Verdict verdict() {
-        return cells.stream().map(c -> c.judgement().verdict()).reduce(Verdict.PASS, Verdict::and);
+        return allReasons().map(r -> r.cause().verdict()).reduce(Verdict.PASS, Verdict::and);
     }
 
     /**
-     * Everything that is the matter, the worst cause first; among misses, the band that misses by the most dB first,
-     * because that is the one that decides.
+     * Everything that is the matter, the worst cause first; among misses, what concerns the run as a whole, then the band
+     * that misses by the most dB, because that is the one that decides.
      */
     public List<Reason> reasons() {
-        return cells.stream()
-                .flatMap(c -> c.judgement().reasons().stream())
-                .sorted(Comparator.comparing(Reason::cause).thenComparingDouble(r -> spareDb(r.band())))
+        return allReasons()
+                .sorted(Comparator.comparing(Reason::cause).thenComparingDouble(this::spareDb))
                 .toList();
+    }
+
+    private Stream<Reason> allReasons() {
+        return Stream.concat(ofRun.stream(), cells.stream().flatMap(c -> c.judgement().reasons().stream()));
     }
 
     /**
@@ -46,13 +64,13 @@ public record Row(
      * @return empty where the cost is not known, or nothing arrives
      */
     public Optional<Money> costOfWhatArrives() {
-        double least = cells.stream()
-                .mapToDouble(c -> c.assessment()
-                        .map(a -> Decibels.fractionLeft(a.totalLossDb()))
-                        .orElse(0.0))
-                .min()
-                .orElse(0);
+        double least = Decibels.fractionLeft(greatestLossDb());
         return least > 0 ? cost.map(c -> c.times(1 / least)) : Optional.empty();
+    }
+
+    /** Total loss on the band that loses most, dB; infinite where one loses more than can be assessed. */
+    public double greatestLossDb() {
+        return cells.stream().mapToDouble(Cell::totalLossDb).max().orElse(0);
     }
 
     /** Spare of the band that has least, dB; positive infinity where nothing is asked. */
@@ -60,7 +78,9 @@ public record Row(
         return cells.stream().mapToDouble(Cell::spareDb).min().orElse(Double.POSITIVE_INFINITY);
     }
 
-    private double spareDb(int band) {
-        return cells.get(band).spareDb();
+    private double spareDb(Reason reason) {
+        return reason.band().isEmpty()
+                ? Double.NEGATIVE_INFINITY
+                : cells.get(reason.band().getAsInt()).spareDb();
     }
 }

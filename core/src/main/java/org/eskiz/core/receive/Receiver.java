@@ -46,6 +46,20 @@ public record Receiver(double noiseFigureDb, Optional<Preamplifier> preamplifier
         return 10 * Math.log10((externalFactor - 1 + behindAntenna) / (externalFactor - 1 + receiver));
     }
 
+    /**
+     * The loss of run and matching unit at which the penalty comes to a given figure: {@link #penaltyDb} turned round.
+     *
+     * @return dB; negative where not even a lossless run would do, negative infinity where no run could
+     */
+    public double lossAtPenaltyDb(double externalFactor, double penaltyDb) {
+        double receiver = fromDb(noiseFigureDb);
+        double behindAntenna = fromDb(penaltyDb) * (externalFactor - 1 + receiver) - (externalFactor - 1);
+        double throughRun = preamplifier
+                .map(p -> 1 + (behindAntenna - fromDb(p.noiseFigureDb)) * fromDb(p.gainDb))
+                .orElse(behindAntenna);
+        return throughRun > 0 ? 10 * Math.log10(throughRun / receiver) : Double.NEGATIVE_INFINITY;
+    }
+
     private static double fromDb(double db) {
         return Math.pow(10, db / 10);
     }

@@ -51,4 +51,9 @@ public record Radio(
         double way = (swr - FOLDBACK_FROM_SWR) / (FOLDBACK_TO_SWR - FOLDBACK_FROM_SWR);
         return 1 - (1 - FOLDED_FRACTION) * way;
     }
+
+    /** The same with its matching unit at another place. */
+    public Radio matchedAt(Matching other) {
+        return new Radio(powerW, impedanceOhm, other, matchingLossDb, foldback);
+    }
 }

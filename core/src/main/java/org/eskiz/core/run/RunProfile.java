@@ -38,6 +38,15 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
      * @throws IllegalArgumentException for a receiver, which sends nothing
      */
     public static RunProfile of(RunAssessment assessment) {
+        return of(assessment, true);
+    }
+
+    /** The same without the points along its lines, which take most of the work: only the worst places. */
+    public static RunProfile worstPlacesOf(RunAssessment assessment) {
+        return of(assessment, false);
+    }
+
+    private static RunProfile of(RunAssessment assessment, boolean withPoints) {
         if (assessment.radio().powerW().isEmpty()) {
             throw new IllegalArgumentException("a receiver sends nothing: there is no voltage along its run");
         }
@@ -51,7 +60,8 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
             if (elements.get(i) instanceof Element.Line line) {
                 List<PortState> antennaEnds =
                         boundaries.stream().map(b -> b.get(here + 1)).toList();
-                lines.add(new LineTracer(line, assessment.conditions(), antennaEnds, fromRadioM).profile(i));
+                lines.add(
+                        new LineTracer(line, assessment.conditions(), antennaEnds, fromRadioM).profile(i, withPoints));
                 fromRadioM += line.lengthM();
             } else if (elements.get(i) instanceof Element.Pad pad) {
                 double ohm = pad.impedanceOhm().orElse(assessment.radio().impedanceOhm());
@@ -101,11 +111,11 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
             this.heatPerMatchedWatt = 2 * constants.gamma().real();
         }
 
-        LineProfile profile(int element) {
+        LineProfile profile(int element, boolean withPoints) {
             LineProfile.Peak heat = peak((w, s) -> w.heatWPerM(s));
             return new LineProfile(
                     element,
-                    points(),
+                    withPoints ? points() : List.of(),
                     peak((w, s) -> s.voltage().abs()),
                     peak((w, s) -> s.current().abs()),
                     heat,

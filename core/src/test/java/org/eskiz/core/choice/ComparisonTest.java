@@ -13,6 +13,8 @@ import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.InsertionLoss;
+import org.eskiz.core.cable.Mechanics;
+import org.eskiz.core.cable.Ratings;
 import org.eskiz.core.choice.Reason.Cause;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
@@ -34,7 +36,7 @@ class ComparisonTest {
     void aCandidateReplacesTheSectionsAndTheRestStays() {
         var joint = new Element.Pad(new InsertionLoss.Flat(0.5), OptionalDouble.empty());
         var run = Run.of(new Element.Line(THIN, 2), joint, new Element.Line(THIN, 30));
-        var place = new Comparison.Place(run, List.of(2), List.of());
+        var place = new Place(run, List.of(2));
         var row = Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1.5))), List.of())
                 .row(candidate("thick", THICK, "3.60"));
         var byHand = RunAssessment.of(
@@ -49,12 +51,12 @@ class ComparisonTest {
 
     @Test
     void aMissedRequirementFailsWithItsNumber() {
-        var row = compare(new Requirement.LeastPower(70), candidate("thin", THIN, "0.80"));
+        var row = compare(new Requirement.OnBand(BandFigure.POWER, 70), candidate("thin", THIN, "0.80"));
         assertThat(row.verdict()).isEqualTo(Verdict.FAIL);
         assertThat(row.reasons()).hasSize(1);
         Reason reason = row.reasons().get(0);
         assertThat(reason.cause()).isEqualTo(Cause.MISSED);
-        assertThat(reason.reached())
+        assertThat(reason.reached().orElseThrow())
                 .isEqualTo(row.cells()
                         .get(0)
                         .assessment()
@@ -66,17 +68,26 @@ class ComparisonTest {
 
     @Test
     void theEdgesOfMarginalAreFivePercentAndAFifthOfADb() {
-        double watts = 100 * Math.pow(10, -totalLossDb(compare(new Requirement.LeastPower(1), thick())) / 10);
-        assertThat(verdict(new Requirement.LeastPower(watts / 1.0501))).isEqualTo(Verdict.PASS);
-        assertThat(verdict(new Requirement.LeastPower(watts / 1.0499))).isEqualTo(Verdict.MARGINAL);
-        assertThat(verdict(new Requirement.LeastPower(watts * 1.0001))).isEqualTo(Verdict.FAIL);
+        double watts =
+                100 * Math.pow(10, -totalLossDb(compare(new Requirement.OnBand(BandFigure.POWER, 1), thick())) / 10);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.POWER, watts / 1.0501)))
+                .isEqualTo(Verdict.PASS);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.POWER, watts / 1.0499)))
+                .isEqualTo(Verdict.MARGINAL);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.POWER, watts * 1.0001)))
+                .isEqualTo(Verdict.FAIL);
         double percent = watts;
-        assertThat(verdict(new Requirement.LeastPercent(percent / 1.0501))).isEqualTo(Verdict.PASS);
-        assertThat(verdict(new Requirement.LeastPercent(percent / 1.0499))).isEqualTo(Verdict.MARGINAL);
-        double lossDb = totalLossDb(compare(new Requirement.LeastPower(1), thick()));
-        assertThat(verdict(new Requirement.MostLoss(lossDb + 0.2001))).isEqualTo(Verdict.PASS);
-        assertThat(verdict(new Requirement.MostLoss(lossDb + 0.1999))).isEqualTo(Verdict.MARGINAL);
-        assertThat(verdict(new Requirement.MostLoss(lossDb - 0.0001))).isEqualTo(Verdict.FAIL);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.PERCENT, percent / 1.0501)))
+                .isEqualTo(Verdict.PASS);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.PERCENT, percent / 1.0499)))
+                .isEqualTo(Verdict.MARGINAL);
+        double lossDb = totalLossDb(compare(new Requirement.OnBand(BandFigure.POWER, 1), thick()));
+        assertThat(verdict(new Requirement.OnBand(BandFigure.LOSS, lossDb + 0.2001)))
+                .isEqualTo(Verdict.PASS);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.LOSS, lossDb + 0.1999)))
+                .isEqualTo(Verdict.MARGINAL);
+        assertThat(verdict(new Requirement.OnBand(BandFigure.LOSS, lossDb - 0.0001)))
+                .isEqualTo(Verdict.FAIL);
     }
 
     @Test
@@ -86,27 +97,27 @@ class ComparisonTest {
         var a = RunAssessment.of(run, Radio.matched(100), TWO_METRES, load);
         double between = (a.totalLossDb() + a.totalLossAtWorstAngleDb()) / 2;
         assertThat(a.totalLossAtWorstAngleDb()).isGreaterThan(a.totalLossDb() + 0.01);
-        var place = new Comparison.Place(run, List.of(0), List.of());
-        var row = Comparison.in(place, List.of(band(load)), List.of(new Requirement.MostLoss(between)))
+        var place = new Place(run, List.of(0));
+        var row = Comparison.in(place, List.of(band(load)), List.of(new Requirement.OnBand(BandFigure.LOSS, between)))
                 .row(candidate("tv", TELEVISION, "0.55"));
         assertThat(row.verdict()).isEqualTo(Verdict.MARGINAL);
         assertThat(row.reasons().get(0).cause()).isEqualTo(Cause.MISSED_AT_WORST_ANGLE);
-        assertThat(row.reasons().get(0).reached()).isEqualTo(a.totalLossAtWorstAngleDb());
+        assertThat(row.reasons().get(0).reached().orElseThrow()).isEqualTo(a.totalLossAtWorstAngleDb());
     }
 
     @Test
     void anExtrapolationIsMarginalAtBest() {
         var known = Cable.ofSheet(50, 0.85, List.of(new AttenuationPoint(1, 0.4), new AttenuationPoint(30, 2.2)));
-        var row = compare(new Requirement.LeastPercent(10), candidate("hf sheet", known, "1"));
+        var row = compare(new Requirement.OnBand(BandFigure.PERCENT, 10), candidate("hf sheet", known, "1"));
         assertThat(row.verdict()).isEqualTo(Verdict.MARGINAL);
         assertThat(row.reasons().get(0).cause()).isEqualTo(Cause.EXTRAPOLATED);
-        assertThat(row.reasons().get(0).reached()).isEqualTo(145);
+        assertThat(row.reasons().get(0).reached().orElseThrow()).isEqualTo(145);
     }
 
     @Test
     void moreLossThanCanBeAssessedFailsItsRowAlone() {
         var hopeless = Cable.ofCoefficients(50, 0.66, new Attenuation(100, 0));
-        var rows = comparison(new Requirement.LeastPercent(10))
+        var rows = comparison(new Requirement.OnBand(BandFigure.PERCENT, 10))
                 .rows(List.of(candidate("hopeless", hopeless, "0.10"), thick()), Preference.LEAST_COST);
         assertThat(ids(rows)).containsExactly("thick", "hopeless");
         assertThat(rows.get(1).reasons().get(0).cause()).isEqualTo(Cause.TOO_LOSSY);
@@ -121,10 +132,10 @@ class ComparisonTest {
                 candidate("thin", THIN, "0.80"),
                 candidate("dear", Cable.ofCoefficients(50, 0.88, new Attenuation(0.2, 0.001)), "9.50"),
                 thick());
-        var comparison = comparison(new Requirement.LeastPower(60));
+        var comparison = comparison(new Requirement.OnBand(BandFigure.POWER, 60));
         assertThat(ids(comparison.rows(rows, Preference.LEAST_COST)))
                 .containsExactly("thick", "dear", "thin", "television", "balanced");
-        assertThat(ids(comparison.rows(rows, Preference.MOST_MARGIN)))
+        assertThat(ids(comparison.rows(rows, Preference.LEAST_LOSS)))
                 .containsExactly("dear", "thick", "thin", "television", "balanced");
     }
 
@@ -132,8 +143,8 @@ class ComparisonTest {
     void valueIsCostOverWhatArrivesAndTheLightestIsLight() {
         var cheapAndThin = weighing("thin", THIN, "0.80", 40);
         var dearAndThick = weighing("thick", THICK, "1.00", 150);
-        var unknown = new Candidate("unknown", THICK, false, Optional.empty(), OptionalDouble.empty());
-        var comparison = comparison(new Requirement.LeastPercent(1));
+        var unknown = new Candidate("unknown", THICK);
+        var comparison = comparison(new Requirement.OnBand(BandFigure.PERCENT, 1));
         var rows = List.of(dearAndThick, cheapAndThin, unknown);
         // the thin one loses more than the difference in price
         assertThat(ids(comparison.rows(rows, Preference.BEST_VALUE))).containsExactly("thick", "thin", "unknown");
@@ -143,20 +154,37 @@ class ComparisonTest {
 
     private static Candidate weighing(String id, Cable cable, String pricePerM, double massGPerM) {
         return new Candidate(
-                id, cable, false, Optional.of(new Money(new BigDecimal(pricePerM), EUR)), OptionalDouble.of(massGPerM));
+                id,
+                cable,
+                false,
+                Optional.of(new Money(new BigDecimal(pricePerM), EUR)),
+                Mechanics.weighing(OptionalDouble.of(massGPerM)),
+                Ratings.UNKNOWN,
+                0);
     }
 
     @Test
     void anUnknownPriceComesLastAndCurrenciesAreNotMixed() {
-        var free = new Candidate("free", THICK, false, Optional.empty(), OptionalDouble.empty());
-        var rows = comparison(new Requirement.LeastPower(50)).rows(List.of(free, thick()), Preference.LEAST_COST);
+        var free = new Candidate("free", THICK);
+        var rows = comparison(new Requirement.OnBand(BandFigure.POWER, 50))
+                .rows(List.of(free, thick()), Preference.LEAST_COST);
         assertThat(ids(rows)).containsExactly("thick", "free");
         assertThat(rows.get(1).cost()).isEmpty();
         assertThat(rows.get(1).massKg()).isEmpty();
 
         Money dollars = new Money(BigDecimal.ONE, Currency.getInstance("USD"));
         assertThat(new Money(BigDecimal.ONE, EUR).plus(dollars)).isEmpty();
-        var place = new Comparison.Place(Run.of(new Element.Line(THIN, 30)), List.of(0), List.of(Optional.of(dollars)));
+        var place = new Place(
+                Run.of(new Element.Line(THIN, 30), new Element.Pad(new InsertionLoss.Flat(0), OptionalDouble.empty())),
+                List.of(0),
+                List.of(
+                        Place.Known.UNKNOWN,
+                        new Place.Known(
+                                Ratings.UNKNOWN,
+                                0,
+                                Optional.of(new Place.Connector(
+                                        Optional.of(dollars), OptionalDouble.empty(), OptionalDouble.empty())))),
+                OptionalDouble.empty());
         assertThat(Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1))), List.of())
                         .row(thick())
                         .cost())
@@ -166,7 +194,7 @@ class ComparisonTest {
     @Test
     void aReadingAtTheRadioBelongsToTheAntennaBehindThePresentCable() {
         var rows = Comparison.in(
-                        new Comparison.Place(Run.of(new Element.Line(THIN, 30)), List.of(0), List.of()),
+                        new Place(Run.of(new Element.Line(THIN, 30)), List.of(0)),
                         List.of(band(new Load.SwrAtRadio(1.2))),
                         List.of())
                 .rows(List.of(candidate("thin", THIN, "0.80"), thick()), Preference.LEAST_COST);
@@ -181,7 +209,7 @@ class ComparisonTest {
     void aTransformerBeforeTheSectionChangesWhatIsSuited() {
         var window = Cable.ofCoefficients(450, 0.91, new Attenuation(0.15, 0.001));
         var nine = new Element.Transformer(9, new InsertionLoss.Flat(0.2));
-        var place = new Comparison.Place(Run.of(nine, new Element.Line(window, 20)), List.of(1), List.of());
+        var place = new Place(Run.of(nine, new Element.Line(window, 20)), List.of(1));
         var comparison = Comparison.in(place, List.of(band(new Load.Impedance(450, 0))), List.of());
         assertThat(comparison.row(candidate("window", window, "1")).suitability())
                 .isEqualTo(Suitability.SUITED);
@@ -191,11 +219,11 @@ class ComparisonTest {
     @Test
     void wattsCannotBeAskedOfAReceiver() {
         var receiver = new Radio(OptionalDouble.empty(), 50, org.eskiz.core.run.Matching.NONE, 0, false);
-        var place = new Comparison.Place(Run.of(new Element.Line(THIN, 30)), List.of(0), List.of());
+        var place = new Place(Run.of(new Element.Line(THIN, 30)), List.of(0));
         var comparison = Comparison.in(
                 place,
                 List.of(new Band(receiver, TWO_METRES, new Load.SwrAtAntenna(1))),
-                List.of(new Requirement.LeastPower(5)));
+                List.of(new Requirement.OnBand(BandFigure.POWER, 5)));
         assertThatThrownBy(() -> comparison.row(thick())).hasMessageContaining("receiver");
     }
 
@@ -208,7 +236,7 @@ class ComparisonTest {
     }
 
     private static Comparison comparison(Requirement asked) {
-        var place = new Comparison.Place(Run.of(new Element.Line(THIN, 30)), List.of(0), List.of());
+        var place = new Place(Run.of(new Element.Line(THIN, 30)), List.of(0));
         return Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1))), List.of(asked));
     }
 
@@ -226,7 +254,13 @@ class ComparisonTest {
 
     private static Candidate candidate(String id, Cable cable, String pricePerM, boolean balanced) {
         return new Candidate(
-                id, cable, balanced, Optional.of(new Money(new BigDecimal(pricePerM), EUR)), OptionalDouble.of(100));
+                id,
+                cable,
+                balanced,
+                Optional.of(new Money(new BigDecimal(pricePerM), EUR)),
+                Mechanics.weighing(OptionalDouble.of(100)),
+                Ratings.UNKNOWN,
+                0);
     }
 
     private static double totalLossDb(Row row) {
@@ -234,6 +268,6 @@ class ComparisonTest {
     }
 
     private static List<String> ids(List<Row> rows) {
-        return rows.stream().map(r -> r.candidate().id()).toList();
+        return rows.stream().map(Row::id).toList();
     }
 }

@@ -6,7 +6,6 @@ import static org.eskiz.core.ReferenceCases.assertAgrees;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.eskiz.core.ReferenceCases;
@@ -38,18 +37,17 @@ class ReachTest {
         Cable cable = cable(c.get("candidate"));
         elements.add(new Element.Line(cable, 1));
         c.get("after").forEach(e -> elements.add(element(e)));
-        var candidate = new Candidate("it", cable, false, Optional.empty(), OptionalDouble.empty());
+        var candidate = new Candidate("it", cable);
         var band = new Band(
                 Radio.matched(c.get("radioPowerW").asDouble()),
                 new Conditions(c.get("frequencyMHz").asDouble(), 20),
                 load(c.get("load")));
-        Reach reach = Comparison.in(
-                        new Comparison.Place(new Run(elements), List.of(section), List.of()),
-                        List.of(band),
-                        List.of(new Requirement.LeastPower(
-                                c.get("leastPowerAtAntennaW").asDouble())))
-                .reach(candidate, 0)
-                .orElseThrow();
+        var comparison = Comparison.in(
+                new Place(new Run(elements), List.of(section)),
+                List.of(band),
+                List.of(new Requirement.OnBand(
+                        BandFigure.POWER, c.get("leastPowerAtAntennaW").asDouble())));
+        Reach reach = comparison.reach(comparison.row(candidate), 0).orElseThrow();
         if (c.get("reachM").isNull()) {
             assertThat(reach.kind()).isEqualTo(Reach.Kind.NOT_EVEN_NONE);
         } else {

@@ -1,0 +1,21 @@
+package org.eskiz.core.choice;
+
+import java.util.Optional;
+
+/**
+ * How the cable is bought.
+ *
+ * @param times how often the same run is needed, at least 1: cost and mass multiply
+ * @param readyMadeEnd price of one end made up by the seller, in place of the connector's; empty where the operator fits them
+ */
+public record Purchase(int times, Optional<Money> readyMadeEnd) {
+
+    /** One run, its ends fitted by the operator. */
+    public static final Purchase ONCE = new Purchase(1, Optional.empty());
+
+    public Purchase {
+        if (times < 1) {
+            throw new IllegalArgumentException("a run is needed at least once, not " + times + " times");
+        }
+    }
+}
