@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/comparisons/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would change the answer of a comparison */
+        post: operations["changes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/connectors": {
         parameters: {
             query?: never;
@@ -151,6 +168,23 @@ export interface paths {
         put?: never;
         /** What a table or a one-port sweep says of an antenna at some frequencies */
         post: operations["readLoads"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mixes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The best mixes of cables found within a second */
+        post: operations["mix"];
         delete?: never;
         options?: never;
         head?: never;
@@ -319,6 +353,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AmountRequest: {
+            /** Format: double */
+            amount: number;
+            currency: string;
+        };
         AssessmentRequest: {
             /** Format: double */
             ambientC?: number;
@@ -508,6 +547,21 @@ export interface components {
             /** Format: double */
             worstAngleLossDb: number | null;
         };
+        ChangesRequest: {
+            /** Format: int32 */
+            band: number;
+            comparison: components["schemas"]["ComparisonRequest"];
+            rowId: string;
+        };
+        ChangesResponse: {
+            farthest: components["schemas"]["FarthestResponse"] | null;
+            /** Format: double */
+            highestMHz: number | null;
+            matchingMoved: components["schemas"]["MatchingMovedResponse"] | null;
+            nextCheaper: components["schemas"]["RowResponse"] | null;
+            shortening: components["schemas"]["ShorteningResponse"] | null;
+            stepUp: components["schemas"]["StepUpResponse"] | null;
+        };
         ComparisonRequest: {
             /** Format: double */
             ambientC?: number;
@@ -518,16 +572,21 @@ export interface components {
             /** Format: double */
             flatJointLossDb?: number;
             /** @enum {string} */
-            preference?: "LEAST_COST" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            purchase?: components["schemas"]["PurchaseRequest"];
             radio?: components["schemas"]["RadioRequest"];
             reach?: boolean;
             receiver?: components["schemas"]["ReceiverRequest"];
             requirements?: components["schemas"]["RequirementRequest"][];
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            tolerance?: components["schemas"]["ToleranceRequest"];
+            value?: components["schemas"]["ValueRequest"];
         };
         ComparisonResponse: {
             details: components["schemas"]["DetailResponse"][];
-            presentRowId: string | null;
+            ladder: components["schemas"]["LadderResponse"] | null;
+            presentRowId: string;
+            relaxations: components["schemas"]["RelaxationResponse"][];
             rows: components["schemas"]["RowResponse"][];
         };
         Connector: {
@@ -603,6 +662,7 @@ export interface components {
         };
         DetailResponse: {
             assessment: components["schemas"]["BandResponse"];
+            atTolerance: components["schemas"]["LossRangeResponse"] | null;
             /** Format: int32 */
             band: number;
             profile: components["schemas"]["ProfileResponse"] | null;
@@ -621,6 +681,16 @@ export interface components {
              * @enum {string}
              */
             kind: "DEVICE";
+        };
+        EasedResponse: {
+            /** Format: double */
+            asked: number | null;
+            /** @enum {string} */
+            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | "MOST_S_UNITS" | "WITHIN_GAIN" | "MOST_RECEIVE_PENALTY" | "LEAST_POWER_MARGIN" | "LEAST_VOLTAGE_MARGIN" | "BUDGET" | "MOST_MASS" | "MOST_MASS_ON_MAST" | "DUCT_BORE" | "BEND_ONCE" | "BEND_REPEATED" | "COLDEST_UNROLLING" | "SUN" | "WATER" | "BURIAL" | "REPEATED_FLEXING" | "IMPEDANCE" | "CONNECTORS";
+            /** Format: int32 */
+            requirement: number;
+            /** Format: double */
+            to: number | null;
         };
         ElementRequest: {
             kind: string;
@@ -649,6 +719,14 @@ export interface components {
             limits?: "ICNIRP_2020" | "FCC_1_1310";
             /** Format: double */
             transmitting?: number;
+        };
+        FarthestResponse: {
+            /** Format: int32 */
+            band: number | null;
+            /** @enum {string} */
+            kind: "UP_TO" | "NOT_EVEN_NONE" | "BEYOND";
+            /** Format: double */
+            lengthM: number;
         };
         FindingResponse: {
             bandId: string | null;
@@ -706,6 +784,22 @@ export interface components {
             voltageMargin: number | null;
             /** Format: double */
             voltageRms: number;
+        };
+        LadderResponse: {
+            /** Format: int32 */
+            band: number;
+            currency: string | null;
+            /** Format: int32 */
+            knee: number;
+            points: components["schemas"]["ValuePointResponse"][];
+            steps: components["schemas"]["LadderStepResponse"][];
+        };
+        LadderStepResponse: {
+            /** Format: double */
+            costPerDb: number | null;
+            /** Format: double */
+            costPerW: number | null;
+            rowId: string;
         };
         Line: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             cable?: components["schemas"]["CableRequest"];
@@ -786,9 +880,30 @@ export interface components {
             /** Format: double */
             swrAtRadio?: number;
         };
+        LossRangeResponse: {
+            /** Format: double */
+            leastDb: number;
+            /** Format: double */
+            mostDb: number;
+        };
         MassResponse: {
             /** Format: double */
             totalKg: number;
+        };
+        MatchingMovedResponse: {
+            first: components["schemas"]["RowResponse"] | null;
+            row: components["schemas"]["RowResponse"];
+            /** @enum {string} */
+            to: "AT_RADIO" | "AT_ANTENNA" | "NONE";
+        };
+        MixesRequest: {
+            comparison: components["schemas"]["ComparisonRequest"];
+        };
+        MixesResponse: {
+            proven: boolean;
+            rows: components["schemas"]["RowResponse"][];
+            /** Format: int32 */
+            tried: number;
         };
         NearResponse: {
             /** Format: double */
@@ -829,10 +944,13 @@ export interface components {
             assessment?: components["schemas"]["AssessmentRequest"];
             candidates?: components["schemas"]["CandidateRequest"][];
             /** @enum {string} */
-            preference?: "LEAST_COST" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            purchase?: components["schemas"]["PurchaseRequest"];
             requirements?: components["schemas"]["RequirementRequest"][];
             /** Format: int32 */
             schemaVersion: number;
+            /** @enum {string} */
+            use?: "HOME_RUN" | "FIELD_KIT" | "VEHICLE" | "RECEIVE_ONLY" | "DATA_LINK";
         };
         PlanRequest: {
             document: components["schemas"]["PlanDocument"];
@@ -908,6 +1026,11 @@ export interface components {
             joints: components["schemas"]["JointResponse"][];
             lines: components["schemas"]["LineResponse"][];
         };
+        PurchaseRequest: {
+            readyMadeEnd?: components["schemas"]["AmountRequest"];
+            /** Format: int32 */
+            times?: number;
+        };
         RadioRequest: {
             /** Format: double */
             duty?: number;
@@ -964,9 +1087,11 @@ export interface components {
         Reading: "WATTS" | "PERCENT" | "DB" | "S_UNITS";
         ReasonResponse: {
             /** Format: int32 */
-            band: number;
+            band: number | null;
             bandId: string | null;
             code: string;
+            /** Format: int32 */
+            requirement: number | null;
             text: string;
             values: components["schemas"]["ReasonValuesResponse"];
             /** @enum {string} */
@@ -976,9 +1101,9 @@ export interface components {
             /** Format: double */
             asked: number | null;
             /** @enum {string|null} */
-            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | null;
+            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | "MOST_S_UNITS" | "WITHIN_GAIN" | "MOST_RECEIVE_PENALTY" | "LEAST_POWER_MARGIN" | "LEAST_VOLTAGE_MARGIN" | "BUDGET" | "MOST_MASS" | "MOST_MASS_ON_MAST" | "DUCT_BORE" | "BEND_ONCE" | "BEND_REPEATED" | "COLDEST_UNROLLING" | "SUN" | "WATER" | "BURIAL" | "REPEATED_FLEXING" | "IMPEDANCE" | "CONNECTORS" | null;
             /** Format: double */
-            reached: number;
+            reached: number | null;
         };
         ReceiverRequest: {
             /** Format: double */
@@ -992,15 +1117,41 @@ export interface components {
             /** Format: double */
             preamplifierNoiseFigureDb?: number;
         };
+        RelaxationResponse: {
+            eased: components["schemas"]["EasedResponse"][];
+            name: string;
+            rowId: string;
+        };
         RequirementRequest: {
+            bandId?: string;
+            /** Format: double */
+            boreMm?: number;
+            /** Format: double */
+            cost?: number;
+            currency?: string;
             /** @enum {string} */
-            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT";
+            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | "MOST_S_UNITS" | "WITHIN_GAIN" | "MOST_RECEIVE_PENALTY" | "LEAST_POWER_MARGIN" | "LEAST_VOLTAGE_MARGIN" | "BUDGET" | "MOST_MASS" | "MOST_MASS_ON_MAST" | "DUCT_BORE" | "BEND_ONCE" | "BEND_REPEATED" | "COLDEST_UNROLLING" | "SUN" | "WATER" | "BURIAL" | "REPEATED_FLEXING" | "IMPEDANCE" | "CONNECTORS";
             /** Format: double */
             lossDb?: number;
+            /** Format: double */
+            margin?: number;
+            /** Format: double */
+            massKg?: number;
+            /** Format: double */
+            mastM?: number;
+            off?: boolean;
+            /** Format: double */
+            penaltyDb?: number;
             /** Format: double */
             percent?: number;
             /** Format: double */
             powerW?: number;
+            /** Format: double */
+            radiusMm?: number;
+            /** Format: double */
+            sUnits?: number;
+            /** Format: double */
+            temperatureC?: number;
         };
         RowResponse: {
             assignment: components["schemas"]["AssignmentResponse"][];
@@ -1012,6 +1163,7 @@ export interface components {
             mass: components["schemas"]["MassResponse"] | null;
             name: string;
             reach: components["schemas"]["ReachResponse"][];
+            reachOfRun: components["schemas"]["ReachResponse"] | null;
             reasons: components["schemas"]["ReasonResponse"][];
             /** @enum {string} */
             suitability: "SUITED" | "OTHER_IMPEDANCE" | "BALANCED";
@@ -1019,10 +1171,14 @@ export interface components {
             verdict: "PASS" | "MARGINAL" | "FAIL";
         };
         Settings: {
+            /** Format: double */
+            cableWorthPerDb: number;
             currency: string;
             demoHidden: boolean;
             /** Format: double */
             flatJointLossDb: number | null;
+            /** Format: double */
+            gainCostPerDb: number;
             /** @enum {string} */
             lengths: "METRES" | "FEET";
             letterShortcuts: boolean;
@@ -1030,15 +1186,23 @@ export interface components {
             licencePowerW: number | null;
             /** @enum {string} */
             palette: "DAY" | "NIGHT" | "SYSTEM";
+            /** Format: double */
+            powerCostPerDb: number;
             /** @enum {string} */
-            preference: "LEAST_COST" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            preference: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
             reading: components["schemas"]["Reading"];
             /** Format: int32 */
             region: number;
             /** @enum {string} */
             temperatures: "CELSIUS" | "FAHRENHEIT";
+            tolerances: components["schemas"]["Tolerances"];
             /** Format: int64 */
             version: number;
+        };
+        ShorteningResponse: {
+            row: components["schemas"]["RowResponse"];
+            /** Format: double */
+            toM: number;
         };
         SketchedElementResponse: {
             kind: string;
@@ -1051,6 +1215,15 @@ export interface components {
             cableKey: string | null;
             candidateId: string | null;
         };
+        StepUpResponse: {
+            /** Format: double */
+            onReceiveDb: number | null;
+            /** Format: double */
+            onTransmitDb: number;
+            /** Format: double */
+            powerInsteadW: number | null;
+            row: components["schemas"]["RowResponse"];
+        };
         SweepRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
             overFrequency?: components["schemas"]["OverFrequency"];
@@ -1061,6 +1234,22 @@ export interface components {
             at: number[];
             bands: number[];
             rows: components["schemas"]["CurveResponse"][];
+        };
+        ToleranceRequest: {
+            /** Format: double */
+            measuredPercent?: number;
+            /** Format: double */
+            sheetPercent?: number;
+            /** Format: double */
+            typicalPercent?: number;
+        };
+        Tolerances: {
+            /** Format: double */
+            measuredPercent: number;
+            /** Format: double */
+            sheetPercent: number;
+            /** Format: double */
+            typicalPercent: number;
         };
         Transformer: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             id?: string;
@@ -1075,6 +1264,22 @@ export interface components {
              * @enum {string}
              */
             kind: "TRANSFORMER";
+        };
+        ValuePointResponse: {
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            costPerDeliveredW: number | null;
+            name: string;
+            rowId: string;
+            /** Format: double */
+            totalLossDb: number;
+        };
+        ValueRequest: {
+            /** Format: int32 */
+            band: number;
+            /** Format: double */
+            worthPerDb?: number;
         };
     };
     responses: never;
@@ -1221,6 +1426,30 @@ export interface operations {
             };
         };
     };
+    changes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangesResponse"];
+                };
+            };
+        };
+    };
     listConnectors: {
         parameters: {
             query?: never;
@@ -1285,6 +1514,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoadFileResponse"];
+                };
+            };
+        };
+    };
+    mix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixesResponse"];
                 };
             };
         };

@@ -4,8 +4,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.eskiz.core.run.AntennaStates;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Radio;
@@ -90,7 +92,12 @@ public final class Comparison {
 
     /** A row for each candidate, in the order of a school. */
     public List<Row> rows(List<Candidate> candidates, Preference preference) {
-        return candidates.stream().map(this::row).sorted(preference.order()).toList();
+        return ranked(candidates.stream().map(place::everywhere).toList(), preference);
+    }
+
+    /** A row for each way to fill the sections, in the order of a school. */
+    public List<Row> ranked(List<List<Candidate>> fillings, Preference preference) {
+        return fillings.stream().map(this::row).sorted(preference.order()).toList();
     }
 
     /** One candidate in every section. */
@@ -132,33 +139,26 @@ public final class Comparison {
     }
 
     /**
-     * A candidate over frequency. Between the bands radio and antenna are those of the nearest band, by the ratio of the
+     * A filling over frequency. Between the bands radio and antenna are those of the nearest band, by the ratio of the
      * frequencies: what they are elsewhere nobody has said.
      */
-    public Curve overFrequency(Candidate candidate, List<Double> frequenciesMHz) {
-        Run tried = place.filledWith(place.everywhere(candidate));
-        return new Curve(
-                candidate,
-                frequenciesMHz.stream()
-                        .map(f -> assessment(tried, nearestBand(f), at(f)))
-                        .toList());
+    public Curve overFrequency(List<Candidate> filling, List<Double> frequenciesMHz) {
+        Run tried = place.filledWith(filling);
+        return new Curve(frequenciesMHz.stream()
+                .map(f -> assessment(tried, nearestBand(f), at(f)))
+                .toList());
     }
 
     Conditions at(double frequencyMHz) {
         return new Conditions(frequencyMHz, bands.get(0).conditions().ambientC());
     }
 
-    /** A candidate on one band, over the length of the replaced sections together; each keeps its share of it. */
-    public Curve overLength(Candidate candidate, int band, List<Double> lengthsM) {
-        List<Candidate> filling = place.everywhere(candidate);
-        return new Curve(
-                candidate,
-                lengthsM.stream()
-                        .map(l -> assessment(
-                                place.filledWith(filling, l),
-                                band,
-                                bands.get(band).conditions()))
-                        .toList());
+    /** A filling on one band, over the length of the replaced sections together; each keeps its share of it. */
+    public Curve overLength(List<Candidate> filling, int band, List<Double> lengthsM) {
+        return new Curve(lengthsM.stream()
+                .map(l -> assessment(
+                        place.filledWith(filling, l), band, bands.get(band).conditions()))
+                .toList());
     }
 
     /**
@@ -181,20 +181,38 @@ public final class Comparison {
                 slowest / (at.frequencyMHz() * 1e6) / 2));
     }
 
-    /** The band on which a row would go least far, and how far; empty where nothing is asked that loss could miss. */
+    /** How far a row goes before cost or mass miss what is asked of them; empty where nothing is, or they are not known. */
+    public Optional<Reach> reachOfRun(Row row) {
+        List<Requirement.OfRun> growing = ofRun.stream()
+                .filter(r -> r.figure().growsWithLength())
+                .filter(r -> r.figure().reached(offer(row.filling())).isPresent())
+                .toList();
+        return growing.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Reach.ofMonotone(l ->
+                        growing.stream().allMatch(r -> isMet(r, ofLength(l).offer(row.filling())))));
+    }
+
+    private static boolean isMet(Requirement.OfRun asked, Offer offer) {
+        return asked.isMetBy(asked.figure().reached(offer).orElseThrow());
+    }
+
+    /** What a row would go least far by, and how far; empty where nothing is asked that length could miss. */
     public Optional<NearestReach> nearestReach(Row row) {
-        return IntStream.range(0, bands.size())
-                .mapToObj(band -> reach(row, band).map(r -> new NearestReach(band, r)))
-                .flatMap(Optional::stream)
+        Stream<NearestReach> onBands = IntStream.range(0, bands.size())
+                .mapToObj(band -> reach(row, band).map(r -> new NearestReach(OptionalInt.of(band), r)))
+                .flatMap(Optional::stream);
+        Stream<NearestReach> ofRun = reachOfRun(row).map(r -> new NearestReach(OptionalInt.empty(), r)).stream();
+        return Stream.concat(onBands, ofRun)
                 .min(Comparator.comparingDouble(n -> n.reach().lengthM()));
     }
 
     /**
-     * How far a row goes before the first band fails.
+     * How far a row goes before the first requirement fails.
      *
-     * @param band its index
+     * @param band index of the band where it does; empty for cost or mass
      */
-    public record NearestReach(int band, Reach reach) {}
+    public record NearestReach(OptionalInt band, Reach reach) {}
 
     /** What one band has to spare in a run that was assessed there or near it, dB; infinite where nothing is asked. */
     double leastSpareDb(RunAssessment assessment, int band) {

@@ -5,12 +5,11 @@ import java.util.Optional;
 import org.eskiz.core.run.RunAssessment;
 
 /**
- * One candidate in place, again and again while frequency or length changes.
+ * One way to fill the place, again and again while frequency or length changes.
  *
- * @param candidate the cable
  * @param points one for each frequency or length, in order; empty where more is lost than can be assessed
  */
-public record Curve(Candidate candidate, List<Optional<RunAssessment>> points) {
+public record Curve(List<Optional<RunAssessment>> points) {
 
     public Curve {
         points = List.copyOf(points);

@@ -10,13 +10,15 @@ import java.util.OptionalDouble;
  * Where more money stops paying: the steps from the cheapest cable to the one that loses least, none of them worse value
  * than the one after it. They are the lower hull of cost against total loss on one band.
  *
+ * @param placed every row that has a place between cost and loss, the cheapest first
  * @param steps the cheapest first; each loses less than the one before
  * @param knee index of the last step that costs no more per dB than the operator would give for one; 0 where already the
  *     first costs more
  */
-public record Ladder(List<Step> steps, int knee) {
+public record Ladder(List<Row> placed, List<Step> steps, int knee) {
 
     public Ladder {
+        placed = List.copyOf(placed);
         steps = List.copyOf(steps);
     }
 
@@ -59,7 +61,7 @@ public record Ladder(List<Step> steps, int knee) {
             }
             steps.add(step);
         }
-        return new Ladder(steps, knee);
+        return new Ladder(placed, steps, knee);
     }
 
     private static List<Row> placed(List<Row> rows, int band) {

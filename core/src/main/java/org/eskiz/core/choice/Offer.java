@@ -12,6 +12,7 @@ import org.eskiz.core.cable.Mechanics;
  * @param filling the cable in each section
  * @param suitability whether they belong there at all
  * @param cost of all of it; empty when a price is missing or currencies differ
+ * @param costInBudget the same where it is in the currency of the budget
  * @param massKg of the replaced sections; empty when not known
  * @param massOnMastKg of what of them hangs on the mast
  * @param connectorsFit whether the connectors at their ends fit their diameters; empty when not known
@@ -20,6 +21,7 @@ record Offer(
         List<Candidate> filling,
         Suitability suitability,
         Optional<Money> cost,
+        Optional<Money> costInBudget,
         OptionalDouble massKg,
         OptionalDouble massOnMastKg,
         Optional<Boolean> connectorsFit) {

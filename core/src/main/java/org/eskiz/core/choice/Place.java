@@ -159,10 +159,12 @@ public record Place(Run run, List<Integer> sections, List<Known> known, Optional
                 .map(c -> Suitability.of(c, nominalOhm))
                 .max(Suitability::compareTo)
                 .orElseThrow();
+        Optional<Money> cost = cost(filling, purchase);
         return new Offer(
                 filling,
                 worst,
-                cost(filling, purchase),
+                cost,
+                cost.filter(c -> purchase.budgetIn().map(c.currency()::equals).orElse(true)),
                 times(purchase.times(), massKg(filling, Double.POSITIVE_INFINITY)),
                 mastM.isEmpty() ? mastM : times(purchase.times(), massKg(filling, mastM.getAsDouble())),
                 connectorsFit(filling));

@@ -8,6 +8,8 @@ public enum Preference {
     LEAST_COST(Comparator.comparing(Row::cost, Costs.KNOWN_AND_LEAST_FIRST)),
     /** The least loss inside the budget, on the band that loses most; what is over a budget fails and comes later. */
     LEAST_LOSS(Comparator.comparingDouble(Row::greatestLossDb)),
+    /** The most to spare over what is asked, on the band that has least of it. */
+    MOST_MARGIN(Comparator.comparingDouble((Row row) -> -row.leastSpareDb())),
     /** The least cost for what arrives on the band where least does; a cable without a price comes last. */
     BEST_VALUE(Comparator.comparing(Row::costOfWhatArrives, Costs.KNOWN_AND_LEAST_FIRST)),
     /** The lightest that passes; a cable of unknown mass comes last. */

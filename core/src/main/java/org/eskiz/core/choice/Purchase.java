@@ -1,5 +1,6 @@
 package org.eskiz.core.choice;
 
+import java.util.Currency;
 import java.util.Optional;
 
 /**
@@ -7,11 +8,12 @@ import java.util.Optional;
  *
  * @param times how often the same run is needed, at least 1: cost and mass multiply
  * @param readyMadeEnd price of one end made up by the seller, in place of the connector's; empty where the operator fits them
+ * @param budgetIn the currency in which a budget is meant; empty for that of the prices, whichever it is
  */
-public record Purchase(int times, Optional<Money> readyMadeEnd) {
+public record Purchase(int times, Optional<Money> readyMadeEnd, Optional<Currency> budgetIn) {
 
     /** One run, its ends fitted by the operator. */
-    public static final Purchase ONCE = new Purchase(1, Optional.empty());
+    public static final Purchase ONCE = new Purchase(1, Optional.empty(), Optional.empty());
 
     public Purchase {
         if (times < 1) {

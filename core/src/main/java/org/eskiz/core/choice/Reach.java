@@ -1,5 +1,6 @@
 package org.eskiz.core.choice;
 
+import java.util.function.DoublePredicate;
 import java.util.function.DoubleUnaryOperator;
 
 /**
@@ -53,6 +54,16 @@ public record Reach(Kind kind, double lengthM) {
             }
         }
         return new Reach(Kind.BEYOND, FARTHEST_M);
+    }
+
+    /** Finds the first length at which something fails that, once failed, stays so. */
+    static Reach ofMonotone(DoublePredicate isMet) {
+        if (!isMet.test(0)) {
+            return new Reach(Kind.NOT_EVEN_NONE, 0);
+        }
+        return isMet.test(FARTHEST_M)
+                ? new Reach(Kind.BEYOND, FARTHEST_M)
+                : new Reach(Kind.UP_TO, bisected(l -> isMet.test(l) ? 0 : -1, 0, FARTHEST_M));
     }
 
     /** Where in the first half wavelength least is to spare, its steady fall taken out. */

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.unit.Decibels;
 
 /**
@@ -35,6 +36,11 @@ public record Row(
 
     /** How the caller knows it: by its cables, each once. */
     public String id() {
+        return id(filling);
+    }
+
+    /** What a row of these cables would be known by. */
+    public static String id(List<Candidate> filling) {
         return filling.stream().map(Candidate::id).distinct().collect(Collectors.joining("+"));
     }
 
@@ -66,6 +72,19 @@ public record Row(
     public Optional<Money> costOfWhatArrives() {
         double least = Decibels.fractionLeft(greatestLossDb());
         return least > 0 ? cost.map(c -> c.times(1 / least)) : Optional.empty();
+    }
+
+    /**
+     * What each watt costs that arrives on a band, in the currency of the cost.
+     *
+     * @return empty for a receiver, where the cost is not known, or where nothing arrives
+     */
+    public OptionalDouble costPerDeliveredW(int band) {
+        OptionalDouble watts =
+                cells.get(band).assessment().map(RunAssessment::powerAtAntennaW).orElse(OptionalDouble.empty());
+        return cost.isEmpty() || watts.isEmpty() || watts.getAsDouble() == 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(cost.get().amount().doubleValue() / watts.getAsDouble());
     }
 
     /** Total loss on the band that loses most, dB; infinite where one loses more than can be assessed. */

@@ -7,11 +7,13 @@ import org.eskiz.core.cable.Mechanics;
 
 /** A figure of the run as a whole that the place or the purse can ask something of. */
 public enum RunFigure {
-    /** Cable and ends, in the currency of the prices. */
+    /** Cable and ends, in the currency of the budget. */
     COST(
             Limit.AT_MOST,
             LittleSpare.RELATIVE,
-            o -> o.cost().map(c -> OptionalDouble.of(c.amount().doubleValue())).orElse(OptionalDouble.empty())),
+            o -> o.costInBudget()
+                    .map(c -> OptionalDouble.of(c.amount().doubleValue()))
+                    .orElse(OptionalDouble.empty())),
     /** Mass of the cable, kg. */
     MASS(Limit.AT_MOST, LittleSpare.RELATIVE, Offer::massKg),
     /** Mass of the cable that hangs on the mast, kg. */
@@ -57,6 +59,11 @@ public enum RunFigure {
 
     LittleSpare littleSpare() {
         return littleSpare;
+    }
+
+    /** Whether a longer run has more of it. */
+    boolean growsWithLength() {
+        return this == COST || this == MASS;
     }
 
     /** Whether the answer is yes or no. */

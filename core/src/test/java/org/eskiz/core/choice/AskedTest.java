@@ -215,12 +215,22 @@ class AskedTest {
     void costAndMassAreThoseOfEveryRunAndOfBothEnds() {
         Row fitted = bought(Purchase.ONCE);
         assertThat(fitted.cost().orElseThrow().amount()).isEqualByComparingTo("119");
-        Row four = bought(new Purchase(4, Optional.empty()));
+        Row four = bought(new Purchase(4, Optional.empty(), Optional.empty()));
         assertThat(four.cost().orElseThrow().amount()).isEqualByComparingTo("476");
         assertThat(four.massKg().orElseThrow()).isCloseTo(4 * 3.03, within(1e-12));
-        Row readyMade = bought(new Purchase(1, Optional.of(new Money(new BigDecimal("9"), EUR))));
+        Row readyMade = bought(new Purchase(1, Optional.of(new Money(new BigDecimal("9"), EUR)), Optional.empty()));
         assertThat(readyMade.cost().orElseThrow().amount()).isEqualByComparingTo("126");
-        assertThatThrownBy(() -> new Purchase(0, Optional.empty())).hasMessageContaining("0 times");
+        assertThatThrownBy(() -> new Purchase(0, Optional.empty(), Optional.empty()))
+                .hasMessageContaining("0 times");
+    }
+
+    @Test
+    void aBudgetInAnotherCurrencySaysNothingOfThePrice() {
+        var inDollars = new Purchase(1, Optional.empty(), Optional.of(Currency.getInstance("USD")));
+        Row row = Comparison.in(
+                        place(5, 11), inDollars, List.of(BAND), List.of(new Requirement.OfRun(RunFigure.COST, 1)))
+                .row(candidate(MEDIUM, KNOWN, Ratings.UNKNOWN, 0));
+        assertThat(onlyReason(row).cause()).isEqualTo(Cause.UNKNOWN);
     }
 
     @Test

@@ -54,4 +54,16 @@ class AssessmentController {
     ComparisonResponse compare(@RequestBody ComparisonRequest request) {
         return comparisons.compare(request);
     }
+
+    @PostMapping("/comparisons/changes")
+    @Operation(operationId = "changes", summary = "What would change the answer of a comparison")
+    ChangesResponse changes(@RequestBody ChangesRequest request) {
+        return comparisons.changes(request);
+    }
+
+    @PostMapping("/mixes")
+    @Operation(operationId = "mix", summary = "The best mixes of cables found within a second")
+    MixesResponse mixes(@RequestBody MixesRequest request) {
+        return comparisons.mixes(request);
+    }
 }

@@ -34,4 +34,9 @@ public record AssessmentRequest(
 
     static final int MOST_ELEMENTS = 64;
     static final int MOST_BANDS = 64;
+
+    /** The same with another run. */
+    AssessmentRequest withRun(List<ElementRequest> other) {
+        return new AssessmentRequest(radio, ambientC, flatJointLossDb, receiver, exposure, other, bands);
+    }
 }

@@ -57,7 +57,7 @@ public class AssessmentService {
         RunAssessment assessment = assess(new CoreReading(catalogue).run(request), band, 0, faults);
         faults.refuse();
         double duty = CoreReading.duty(request.radio(), request.bands().get(0));
-        return new ProfileWriting(request.run(), new RatingsReading(catalogue, null), duty).profile(assessment);
+        return new ProfileWriting(request.run(), new RatingsReading(catalogue), duty).profile(assessment);
     }
 
     private static RunAssessment assess(Run run, Band at, int band, Faults faults) {
@@ -74,7 +74,7 @@ public class AssessmentService {
 
     private static AssessmentResponse answer(
             Catalogue catalogue, AssessmentRequest request, Run run, List<RunAssessment> assessments) {
-        var writing = new BandWriting(catalogue, request, run, null);
+        var writing = new BandWriting(catalogue, request, run);
         List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
         for (int i = 0; i < assessments.size(); i++) {
             answers.add(writing.band(request.bands().get(i), assessments.get(i)));

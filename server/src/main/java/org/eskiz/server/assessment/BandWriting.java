@@ -21,21 +21,18 @@ final class BandWriting {
     private final List<ElementRequest> elements;
     private final Surroundings surroundings;
     private final Run run;
-    private final ElementRequest.Line standing;
 
     /**
      * @param catalogue where keys are looked up
-     * @param request as it came
-     * @param run as assessed; its candidate lines may hold another cable than requested
-     * @param standing what stands in the candidate lines; null for the requested cable
+     * @param request what was assessed
+     * @param run the same for the core
      */
-    BandWriting(Catalogue catalogue, AssessmentRequest request, Run run, ElementRequest.Line standing) {
+    BandWriting(Catalogue catalogue, AssessmentRequest request, Run run) {
         this.catalogue = catalogue;
         this.radio = request.radio();
         this.elements = request.run();
         this.surroundings = new Surroundings(request.receiver(), request.exposure());
         this.run = run;
-        this.standing = standing;
     }
 
     AssessmentResponse.BandResponse band(BandRequest band, RunAssessment a) {
@@ -85,7 +82,7 @@ final class BandWriting {
                 findings.add(extrapolated(elements.get(i), run.elements().get(i), band));
             }
         }
-        findings.addAll(new RunFindings(catalogue, elements, standing).of(radio, band, a));
+        findings.addAll(new RunFindings(catalogue, elements).of(radio, band, a));
         boolean unitAtAntenna = a.radio().matching() == Matching.AT_ANTENNA;
         if (unitAtAntenna && a.reflectionLossDb() > NOTEWORTHY_REFLECTION_DB) {
             findings.add(new FindingResponse(
@@ -114,9 +111,6 @@ final class BandWriting {
     }
 
     private String sheetName(ElementRequest.Line line) {
-        if (standing != null && Boolean.TRUE.equals(line.candidate())) {
-            return standing.name();
-        }
         if (line.cableKey() != null) {
             return line.cableKey();
         }

@@ -1,17 +1,26 @@
 package org.eskiz.server.assessment;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.math.BigDecimal;
+import java.util.Collections;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Row;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.Flexing;
+import org.eskiz.server.catalogue.Provenance;
 
 /** The candidates of a request, each once, and where they go. */
 final class CandidateReading {
@@ -24,12 +33,14 @@ final class CandidateReading {
     private final CoreReading reading;
     private final Map<String, Entry> entries = new LinkedHashMap<>();
     private final List<Integer> sections;
-    private String presentId;
+    private final ToleranceRequest tolerance;
+    private List<String> present;
 
     private CandidateReading(ComparisonRequest request, Catalogue catalogue) {
         this.request = request;
         this.catalogue = catalogue;
         this.reading = new CoreReading(catalogue);
+        this.tolerance = requireNonNullElse(request.tolerance(), ToleranceRequest.USUAL);
         this.sections = IntStream.range(0, request.run().size())
                 .filter(i -> ComparisonCheck.isCandidateLine(request.run().get(i)))
                 .boxed()
@@ -51,24 +62,29 @@ final class CandidateReading {
         return sections;
     }
 
-    String presentId() {
-        return presentId;
-    }
-
     Entry entry(String id) {
         return entries.get(id);
     }
 
-    /** The connector of every joint that touches one of the sections, where it is a known one. */
-    List<Optional<Money>> connectorPrices() {
-        return IntStream.range(0, request.run().size())
-                .filter(i -> sections.contains(i - 1) || sections.contains(i + 1))
-                .mapToObj(i -> request.run().get(i))
-                .flatMap(e -> e instanceof ElementRequest.Joint joint
-                        ? catalogue.connector(String.valueOf(joint.connectorKey())).stream()
-                        : java.util.stream.Stream.empty())
-                .map(c -> Optional.of(new Money(c.price(), Currency.getInstance(c.priceCurrency()))))
-                .toList();
+    /** What stands in the sections now, one cable each. */
+    List<Candidate> present() {
+        return present.stream().map(id -> entries.get(id).candidate()).toList();
+    }
+
+    /** Every way to fill the sections that is a row: each cable throughout, and what stands there now. */
+    List<List<Candidate>> fillings() {
+        Stream<List<Candidate>> throughout = all().stream().map(c -> Collections.nCopies(sections.size(), c));
+        return Stream.concat(throughout, Stream.of(present())).distinct().toList();
+    }
+
+    /** The cables of a row; empty where there is no such row. */
+    Optional<List<Candidate>> filling(String rowId) {
+        return fillings().stream().filter(f -> Row.id(f).equals(rowId)).findFirst();
+    }
+
+    /** What a row is called: its cables, each once. */
+    String name(List<Candidate> filling) {
+        return filling.stream().map(c -> entries.get(c.id()).name()).distinct().collect(Collectors.joining(" + "));
     }
 
     private void addAsked() {
@@ -85,13 +101,11 @@ final class CandidateReading {
         }
     }
 
-    /** The present cable is always a row; where several lines are candidates and differ, each of theirs is. */
+    /** What is in the run now may be chosen too. */
     private void addPresent() {
-        List<String> present = sections.stream()
+        present = sections.stream()
                 .map(i -> presentRow((ElementRequest.Line) request.run().get(i)))
-                .distinct()
                 .toList();
-        presentId = present.size() == 1 ? present.get(0) : null;
     }
 
     private String presentRow(ElementRequest.Line line) {
@@ -112,20 +126,45 @@ final class CandidateReading {
 
     private void add(CableType type) {
         CableType.Facts facts = type.facts();
-        Double mass = facts.mechanics().massGPerM();
         var candidate = new Candidate(
                 type.key(),
                 type.fittedCable(),
                 facts.balanced(),
                 price(facts.price()),
-                mass == null ? OptionalDouble.empty() : OptionalDouble.of(mass));
+                mechanics(facts.mechanics()),
+                RatingsReading.typical(facts),
+                tolerance.of(facts.provenance()));
         boolean sample = facts.price() != null && facts.price().sample();
         entries.putIfAbsent(type.key(), new Entry(candidate, facts.name(), type.key(), null, sample));
     }
 
     private void add(String id, String name, CableRequest cable, CandidateRequest.PriceRequest price) {
-        var candidate = new Candidate(id, reading.cable(null, cable), false, price(price), OptionalDouble.empty());
+        var candidate = new Candidate(
+                id,
+                reading.cable(null, cable),
+                false,
+                price(price),
+                Mechanics.UNKNOWN,
+                RatingsReading.written(cable.ratings()),
+                tolerance.of(Provenance.SHEET));
         entries.put(id, new Entry(candidate, name == null ? id : name, null, cable, false));
+    }
+
+    private static Mechanics mechanics(CableType.Mechanics m) {
+        return new Mechanics(
+                optional(m.outerDiameterMm()),
+                optional(m.massGPerM()),
+                optional(m.bendRadiusOnceMm()),
+                optional(m.bendRadiusRepeatedMm()),
+                optional(m.minInstallC()),
+                Optional.ofNullable(m.sunResistant()),
+                Optional.ofNullable(m.keepsWaterOut()),
+                Optional.ofNullable(m.directBurial()),
+                Optional.ofNullable(m.flexing()).map(f -> f == Flexing.REPEATED));
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     private static Optional<Money> price(CableType.Price price) {
@@ -146,9 +185,9 @@ final class CandidateReading {
      */
     record Entry(Candidate candidate, String name, String cableKey, CableRequest written, boolean samplePrice) {
 
-        /** As it would stand in a run. */
-        ElementRequest.Line asLine() {
-            return new ElementRequest.Line(null, name, cableKey, written, null, true);
+        /** As it stands in a section in place of what is there. */
+        ElementRequest.Line inPlaceOf(ElementRequest.Line line) {
+            return new ElementRequest.Line(line.id(), name, cableKey, written, line.lengthM(), true);
         }
     }
 }

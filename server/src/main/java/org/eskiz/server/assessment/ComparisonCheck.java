@@ -2,9 +2,7 @@ package org.eskiz.server.assessment;
 
 import java.util.HashSet;
 import java.util.List;
-import java.util.Objects;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.http.Faults;
 
@@ -28,6 +26,9 @@ final class ComparisonCheck {
         }
         candidates(request.candidates());
         RequestCheck.each("requirements", request.requirements(), (path, asked) -> requirement(path, asked, request));
+        if (request.value() != null) {
+            band("value.band", request.value().band(), request);
+        }
         RequestCheck.each("details", request.details(), (path, cell) -> detail(path, cell, request));
     }
 
@@ -64,39 +65,69 @@ final class ComparisonCheck {
             faults.add(path + ".kind", "must be given");
             return;
         }
-        switch (asked.kind()) {
-            case LEAST_POWER -> onlyNumber(path, "powerW", asked.powerW(), asked);
-            case MOST_LOSS -> onlyNumber(path, "lossDb", asked.lossDb(), asked);
-            case LEAST_PERCENT -> onlyNumber(path, "percent", asked.percent(), asked);
+        numbers(path, asked);
+        if (asked.bandId() != null) {
+            ofOneBand(path + ".bandId", asked, request);
         }
-        if (asked.kind() == RequirementRequest.Kind.LEAST_POWER && isReceiverSomewhere(request)) {
+        if (asked.kind().isOfWatts() && isReceiverSomewhere(asked, request)) {
             faults.add(path + ".kind", "a receiver has no watts: ask for LEAST_PERCENT or MOST_LOSS");
         }
     }
 
-    private void onlyNumber(String path, String name, Double number, RequirementRequest asked) {
-        parts.require(path + "." + name, number);
-        long given = Stream.of(asked.powerW(), asked.lossDb(), asked.percent())
-                .filter(Objects::nonNull)
-                .count();
-        if (given > 1) {
-            faults.add(path, asked.kind() + " takes " + name + " alone");
+    /** The number of its kind and no other; metres on the mast and a currency go with theirs. */
+    private void numbers(String path, RequirementRequest asked) {
+        RequirementRequest.Number number = asked.kind().number;
+        if (number != null) {
+            parts.require(path + "." + number.field, number.value.apply(asked));
+        }
+        List<String> others = asked.numbersGiven()
+                .filter(f -> number == null || !f.equals(number.field))
+                .toList();
+        if (!others.isEmpty()) {
+            faults.add(
+                    path,
+                    "%s takes %s, not %s"
+                            .formatted(
+                                    asked.kind(),
+                                    number == null ? "no number" : number.field + " alone",
+                                    String.join(" and ", others)));
+        }
+        if (asked.kind() == RequirementRequest.Kind.MOST_MASS_ON_MAST) {
+            parts.require(path + ".mastM", asked.mastM());
         }
     }
 
-    private static boolean isReceiverSomewhere(ComparisonRequest request) {
+    private void ofOneBand(String path, RequirementRequest asked, ComparisonRequest request) {
+        if (!asked.kind().isOfBands()) {
+            faults.add(path, asked.kind() + " is asked of the run as a whole, not of one band");
+        } else if (request.bands() != null
+                && request.bands().stream()
+                        .noneMatch(b -> b != null && asked.bandId().equals(b.id()))) {
+            faults.add(path, "there is no band \"" + asked.bandId() + "\"");
+        }
+    }
+
+    private static boolean isReceiverSomewhere(RequirementRequest asked, ComparisonRequest request) {
         boolean radioHasPower = request.radio() != null && request.radio().powerW() != null;
-        return !radioHasPower
+        return asked.isOn()
+                && !radioHasPower
                 && request.bands() != null
-                && request.bands().stream().anyMatch(b -> b != null && b.powerW() == null);
+                && request.bands().stream()
+                        .filter(b -> b != null
+                                && (asked.bandId() == null || asked.bandId().equals(b.id())))
+                        .anyMatch(b -> b.powerW() == null);
     }
 
     private void detail(String path, ComparisonRequest.CellRequest cell, ComparisonRequest request) {
         parts.require(path + ".rowId", cell.rowId());
         parts.require(path + ".band", cell.band());
+        band(path + ".band", cell.band(), request);
+    }
+
+    void band(String path, Integer band, ComparisonRequest request) {
         int bands = request.bands() == null ? 0 : request.bands().size();
-        if (cell.band() != null && cell.band() >= bands) {
-            faults.add(path + ".band", "must be below " + bands + ", the number of bands, not " + cell.band());
+        if (band != null && band >= bands) {
+            faults.add(path, "must be below " + bands + ", the number of bands, not " + band);
         }
     }
 }

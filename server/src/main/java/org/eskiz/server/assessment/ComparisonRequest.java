@@ -16,7 +16,10 @@ import org.eskiz.server.http.Within;
  * @param exposure likewise
  * @param candidates null or empty for the whole catalogue; the present cable is always a row
  * @param requirements what is asked on every band; null or empty for nothing
+ * @param purchase how the cable is bought; null for one run whose ends the operator fits
+ * @param tolerance how far cables may be off what is said of them
  * @param preference order of the rows, default {@code LEAST_COST}
+ * @param value where the ladder of value is wanted, and by what it is judged; null where it is not
  * @param reach whether it is wanted how far each row would go; takes its time
  * @param details cells whose elements are wanted too
  */
@@ -40,14 +43,36 @@ public record ComparisonRequest(
         @Size(max = 200, message = "must be at most {max} candidates")
         List<@Valid @NotNull(message = "must be a candidate, not null") CandidateRequest> candidates,
 
-        @Size(max = 8, message = "must be at most {max} requirements")
+        @Size(max = MOST_REQUIREMENTS, message = "must be at most {max} requirements")
         List<@Valid @NotNull(message = "must be a requirement, not null") RequirementRequest> requirements,
 
+        @Valid PurchaseRequest purchase,
+        @Valid ToleranceRequest tolerance,
         Preference preference,
+        @Valid ValueRequest value,
         Boolean reach,
 
         @Size(max = 8, message = "must be at most {max} cells")
         List<@Valid @NotNull(message = "must be a cell, not null") CellRequest> details) {
+
+    /** A row of a mix is known by all of its cables. */
+    public static final int LONGEST_ROW_ID = 300;
+
+    /** As many requirements as anybody reads. */
+    public static final int MOST_REQUIREMENTS = 32;
+
+    /**
+     * Where value is looked at.
+     *
+     * @param band position of the band whose loss counts, from 0
+     * @param worthPerDb what the operator would give for a dB less, in the currency of the prices; default 20
+     */
+    public record ValueRequest(
+            @NotNull(message = "must be given") @Within(what = "band", min = 0, max = 63)
+            Integer band,
+
+            @Within(what = "worth of a dB", min = 1e-6, max = 1e6)
+            Double worthPerDb) {}
 
     /**
      * A cell of the ledger.
@@ -56,7 +81,7 @@ public record ComparisonRequest(
      * @param profile whether what happens along the run is wanted too; a receiver has none
      */
     public record CellRequest(
-            @PlainText(max = 64) String rowId,
+            @PlainText(max = LONGEST_ROW_ID) String rowId,
             @Within(what = "band", min = 0, max = 63) Integer band,
             Boolean profile) {}
 

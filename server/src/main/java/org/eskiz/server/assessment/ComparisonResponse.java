@@ -11,18 +11,27 @@ import org.eskiz.server.http.OrNull;
 /**
  * The ledger.
  *
- * @param presentRowId the row of the cable that is in the run now; null where the candidates hold different cables
+ * @param presentRowId the row of what is in the run now
  * @param rows in order of preference
+ * @param relaxations what to ask less of, where nothing gets through
+ * @param ladder of value, where it was asked for
  * @param details the cells asked for, with their elements
  */
-public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> rows, List<DetailResponse> details) {
+public record ComparisonResponse(
+        String presentRowId,
+        List<RowResponse> rows,
+        List<RelaxationResponse> relaxations,
+        @OrNull LadderResponse ladder,
+        List<DetailResponse> details) {
 
     /**
      * One cable in the place of the candidate lines.
      *
      * @param reasons the worst first; empty for a pass
      * @param leastSpareDb how much more loss would do on the tightest band; null where nothing is asked
-     * @param reach one a band; empty where it was not asked for, or nothing is asked of the run
+     * @param reach one a band; empty where it was not asked for, or nothing is asked that loss could miss
+     * @param reachOfRun how far it goes before cost or mass miss what is asked of them; null where it was not asked for,
+     *     nothing is asked of them, or they are not known
      * @param cost null where a price is missing or currencies differ
      */
     public record RowResponse(
@@ -36,12 +45,60 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
             @OrNull CostResponse cost,
             @OrNull MassResponse mass,
             List<CellResponse> cells,
-            List<ReachResponse> reach) {}
+            List<ReachResponse> reach,
+            @OrNull ReachResponse reachOfRun) {}
+
+    /**
+     * What to ask less of so that a cable gets through.
+     *
+     * @param rowId the cable
+     */
+    public record RelaxationResponse(String rowId, String name, List<EasedResponse> eased) {}
+
+    /**
+     * One requirement eased.
+     *
+     * @param requirement its position in the request
+     * @param to the number that would do; null for a plain yes, to be given up
+     */
+    public record EasedResponse(
+            int requirement,
+            RequirementRequest.Kind kind,
+            @OrNull Double asked,
+            @OrNull Double to) {}
+
+    /**
+     * Where more money stops paying, on one band.
+     *
+     * @param currency of all its costs; null where no cost is known
+     * @param points every row of known cost
+     * @param steps the lower hull of cost against loss, the cheapest first
+     * @param knee position of the last step that costs no more per dB than it is worth to the operator
+     */
+    public record LadderResponse(
+            int band,
+            @OrNull String currency,
+            List<ValuePointResponse> points,
+            List<LadderStepResponse> steps,
+            int knee) {}
+
+    /** A row as it stands between cost and loss. */
+    public record ValuePointResponse(
+            String rowId,
+            String name,
+            double cost,
+            double totalLossDb,
+            @OrNull Double costPerDeliveredW) {}
+
+    /** One step up; the first has no cost of its own. */
+    public record LadderStepResponse(
+            String rowId, @OrNull Double costPerDb, @OrNull Double costPerW) {}
 
     /**
      * How far a cable would go on a band and still meet what is asked.
      *
      * @param lengthM of the candidate lines together; 0 where not even none would do, the farthest looked at where all would
+     *     or nothing is asked
      */
     public record ReachResponse(Reach.Kind kind, double lengthM) {}
 
@@ -86,30 +143,44 @@ public record ComparisonResponse(@OrNull String presentRowId, List<RowResponse> 
      * Why a row is not a plain pass.
      *
      * @param code {@code MISSED}, {@code LITTLE_TO_SPARE} and so on
-     * @param band position of the band in the request
+     * @param band position of the band in the request; null for the run as a whole
+     * @param requirement position of the requirement in the request; null where none is concerned
      */
     public record ReasonResponse(
-            String code, Verdict verdict, int band, @OrNull String bandId, ReasonValuesResponse values, String text) {}
+            String code,
+            Verdict verdict,
+            @OrNull Integer band,
+            @OrNull Integer requirement,
+            @OrNull String bandId,
+            ReasonValuesResponse values,
+            String text) {}
 
     /**
      * The numbers of a reason, in the unit of the requirement's kind.
      *
      * @param kind null where no requirement is concerned
-     * @param asked null likewise
-     * @param reached what stands against it; matched loss in dB where too much is lost, frequency in MHz where a figure
+     * @param asked null likewise, and for a plain yes
+     * @param reached null for a plain no, and for what is not known; else what stands against it; matched loss in dB where too much is lost, frequency in MHz where a figure
      *     is extrapolated
      */
     public record ReasonValuesResponse(
-            @OrNull RequirementRequest.Kind kind, @OrNull Double asked, double reached) {}
+            @OrNull RequirementRequest.Kind kind,
+            @OrNull Double asked,
+            @OrNull Double reached) {}
 
     /**
      * A cell with its elements.
      *
+     * @param atTolerance total loss at both ends of what the cables may be off; null where nothing is to be assessed
      * @param profile what happens along the run, where it was asked for and anything is sent
      */
     public record DetailResponse(
             String rowId,
             int band,
             AssessmentResponse.BandResponse assessment,
+            @OrNull LossRangeResponse atTolerance,
             @OrNull ProfileResponse profile) {}
+
+    /** Total loss when every line loses as little or as much as its tolerance allows. */
+    public record LossRangeResponse(double leastDb, double mostDb) {}
 }

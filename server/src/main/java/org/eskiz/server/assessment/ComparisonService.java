@@ -1,13 +1,16 @@
 package org.eskiz.server.assessment;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.eskiz.core.choice.Band;
+import java.util.Optional;
+import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Mixes;
 import org.eskiz.core.choice.Preference;
-import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.ImpossibleReadingException;
 import org.eskiz.core.run.ReadingSaysNothingException;
@@ -20,6 +23,11 @@ import org.springframework.stereotype.Service;
 /** Puts candidates into a run and answers the ledger; stores nothing. */
 @Service
 public class ComparisonService {
+
+    /** Nobody waits longer for a mix. */
+    private static final long MIXES_WITHIN_NANOS = 900_000_000L;
+
+    private static final int MIXES_WANTED = 5;
 
     private final CatalogueService catalogues;
 
@@ -34,18 +42,14 @@ public class ComparisonService {
         new ComparisonCheck(catalogue, faults).complete(request);
         faults.refuse();
 
-        CandidateReading candidates = CandidateReading.of(request, catalogue);
-        Comparison comparison = comparison(request, new CoreReading(catalogue), candidates, faults);
-        Preference preference = request.preference() == null ? Preference.LEAST_COST : request.preference();
-        List<Row> rows = comparison.rows(candidates.all(), preference);
-        boolean isReachWanted = Boolean.TRUE.equals(request.reach());
-        var writing = new RowWriting(request, candidates, catalogue);
+        Prepared p = prepare(request, catalogue, faults);
+        List<Row> rows = p.comparison.ranked(p.candidates.fillings(), p.preference);
         return new ComparisonResponse(
-                candidates.presentId(),
-                rows.stream()
-                        .map(r -> writing.row(r, isReachWanted ? RowWriting.reach(comparison, r) : List.of()))
-                        .toList(),
-                details(request, rows, writing, faults));
+                Row.id(p.candidates.present()),
+                rows.stream().map(p.writing::row).toList(),
+                p.writing.relaxations(rows),
+                p.writing.ladder(rows),
+                details(request, rows, p.writing, faults));
     }
 
     /** Curves of some rows of a ledger. */
@@ -53,33 +57,73 @@ public class ComparisonService {
         Catalogue catalogue = catalogues.current();
         Faults faults = Faults.in(request);
         if (request.comparison() != null) {
-            new ComparisonCheck(catalogue, faults).complete(request.comparison());
+            new ComparisonCheck(catalogue, faults.below("comparison")).complete(request.comparison());
         }
         SweepReading.check(request, faults);
         faults.refuse();
 
-        CandidateReading candidates = CandidateReading.of(request.comparison(), catalogue);
-        RequestCheck.each("rowIds", request.rowIds(), (path, id) -> {
-            if (candidates.entry(id) == null) {
-                faults.add(path, "there is no row \"" + id + "\"");
-            }
-        });
+        Prepared p = prepare(request.comparison(), catalogue, faults.below("comparison"));
+        RequestCheck.each("rowIds", request.rowIds(), (path, id) -> known(path, id, p, faults));
         faults.refuse();
-        Comparison comparison = comparison(request.comparison(), new CoreReading(catalogue), candidates, faults);
-        return new SweepReading(request, candidates).sweep(comparison);
+        return new SweepReading(request, p.candidates).sweep(p.comparison);
     }
 
-    private static Comparison comparison(
-            ComparisonRequest request, CoreReading reading, CandidateReading candidates, Faults faults) {
-        AssessmentRequest assessment = request.assessment();
-        List<Band> bands = CoreReading.bands(assessment);
-        List<Requirement> asked = request.requirements() == null
-                ? List.of()
-                : request.requirements().stream().map(CoreReading::requirement).toList();
-        Comparison.Place place =
-                new Comparison.Place(reading.run(assessment), candidates.sections(), candidates.connectorPrices());
+    /** What would change the answer. */
+    ChangesResponse changes(ChangesRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        if (request.comparison() != null) {
+            new ComparisonCheck(catalogue, faults.below("comparison")).complete(request.comparison());
+            new ComparisonCheck(catalogue, faults).band("band", request.band(), request.comparison());
+        }
+        faults.refuse();
+
+        Prepared p = prepare(request.comparison(), catalogue, faults.below("comparison"));
+        known("rowId", request.rowId(), p, faults);
+        faults.refuse();
+        Row row = p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow());
+        return p.writing.changes(Changes.of(p.comparison, p.candidates.all(), p.preference, row, request.band()));
+    }
+
+    /** The best mixes of cables. */
+    MixesResponse mixes(MixesRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        if (request.comparison() != null) {
+            new ComparisonCheck(catalogue, faults.below("comparison")).complete(request.comparison());
+        }
+        faults.refuse();
+
+        Prepared p = prepare(request.comparison(), catalogue, faults.below("comparison"));
+        if (p.candidates.sections().size() < 2) {
+            faults.add("comparison.run", "must mark at least two LINE elements as candidate: a mix takes two cables");
+            faults.refuse();
+        }
+        long until = System.nanoTime() + MIXES_WITHIN_NANOS;
+        Mixes mixes = Mixes.search(
+                p.comparison, p.candidates.all(), p.preference, MIXES_WANTED, () -> System.nanoTime() > until);
+        return new MixesResponse(mixes.rows().stream().map(p.writing::row).toList(), mixes.proven(), mixes.tried());
+    }
+
+    private static void known(String path, String rowId, Prepared p, Faults faults) {
+        if (p.candidates.filling(rowId).isEmpty()) {
+            faults.add(path, "there is no row \"" + rowId + "\"");
+        }
+    }
+
+    private static Prepared prepare(ComparisonRequest request, Catalogue catalogue, Faults faults) {
+        CandidateReading candidates = CandidateReading.of(request, catalogue);
+        var place = new PlaceReading(request, catalogue);
+        var asked = new AskedReading(request);
         try {
-            return Comparison.in(place, bands, asked);
+            Comparison comparison = Comparison.in(
+                    place.place(candidates.sections()),
+                    place.purchase(),
+                    CoreReading.bands(request.assessment()),
+                    asked.requirements());
+            var writing = new RowWriting(request, candidates, asked, comparison, catalogue);
+            return new Prepared(
+                    candidates, comparison, requireNonNullElse(request.preference(), Preference.LEAST_COST), writing);
         } catch (ImpossibleReadingException | ReadingSaysNothingException | RunTooLossyException e) {
             faults.add("bands", e.getMessage());
             faults.refuse();
@@ -87,18 +131,21 @@ public class ComparisonService {
         }
     }
 
+    /** A request brought into the core's terms. */
+    private record Prepared(
+            CandidateReading candidates, Comparison comparison, Preference preference, RowWriting writing) {}
+
     private static List<ComparisonResponse.DetailResponse> details(
             ComparisonRequest request, List<Row> rows, RowWriting writing, Faults faults) {
         Map<String, Row> byId = new LinkedHashMap<>();
-        rows.forEach(r -> byId.put(r.candidate().id(), r));
+        rows.forEach(r -> byId.put(r.id(), r));
         List<ComparisonResponse.DetailResponse> details = new ArrayList<>();
         RequestCheck.each("details", request.details(), (path, cell) -> {
-            Row row = byId.get(cell.rowId());
-            if (row == null) {
+            Optional<Row> row = Optional.ofNullable(byId.get(cell.rowId()));
+            if (row.isEmpty()) {
                 faults.add(path + ".rowId", "there is no row \"" + cell.rowId() + "\"");
-            } else {
-                writing.detail(row, cell).ifPresent(details::add);
             }
+            row.flatMap(r -> writing.detail(r, cell)).ifPresent(details::add);
         });
         faults.refuse();
         return details;

@@ -9,7 +9,6 @@ import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.choice.Band;
-import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Load;
@@ -43,8 +42,15 @@ final class CoreReading {
     static List<Band> bands(AssessmentRequest request) {
         RadioRequest radio = requireNonNullElse(request.radio(), UNSTATED_RADIO);
         double ambientC = requireNonNullElse(request.ambientC(), DEFAULT_AMBIENT_C);
+        var surroundings = new Surroundings(request.receiver(), request.exposure());
         return request.bands().stream()
-                .map(b -> new Band(radio(radio, b), new Conditions(b.frequencyMHz(), ambientC), load(b.load())))
+                .map(b -> new Band(
+                        radio(radio, b),
+                        new Conditions(b.frequencyMHz(), ambientC),
+                        load(b.load()),
+                        duty(radio, b),
+                        optional(b.antennaGainDbi()),
+                        surroundings.listening(b.frequencyMHz())))
                 .toList();
     }
 
@@ -123,14 +129,6 @@ final class CoreReading {
         return points.stream()
                 .map(p -> new AttenuationPoint(p.frequencyMHz(), p.attenuationDbPer100m()))
                 .toList();
-    }
-
-    static Requirement requirement(RequirementRequest asked) {
-        return switch (asked.kind()) {
-            case LEAST_POWER -> new Requirement.LeastPower(asked.powerW());
-            case MOST_LOSS -> new Requirement.MostLoss(asked.lossDb());
-            case LEAST_PERCENT -> new Requirement.LeastPercent(asked.percent());
-        };
     }
 
     private static InsertionLoss flat(Double lossDb) {

@@ -13,23 +13,22 @@ import org.eskiz.server.catalogue.Catalogue;
 final class RatingsReading {
 
     private final Catalogue catalogue;
-    private final ElementRequest.Line inCandidateLines;
 
-    /**
-     * @param catalogue where keys are looked up
-     * @param inCandidateLines what stands in the lines that are up for choice; null for what the request says
-     */
-    RatingsReading(Catalogue catalogue, ElementRequest.Line inCandidateLines) {
+    RatingsReading(Catalogue catalogue) {
         this.catalogue = catalogue;
-        this.inCandidateLines = inCandidateLines;
+    }
+
+    Ratings of(ElementRequest element) {
+        if (element instanceof ElementRequest.Line line) {
+            return of(line);
+        }
+        return element instanceof ElementRequest.Joint joint ? of(joint) : Ratings.UNKNOWN;
     }
 
     Ratings of(ElementRequest.Line line) {
-        boolean isReplaced = inCandidateLines != null && Boolean.TRUE.equals(line.candidate());
-        ElementRequest.Line standing = isReplaced ? inCandidateLines : line;
-        return standing.cableKey() == null
-                ? written(standing.cable().ratings())
-                : typical(catalogue.cableType(standing.cableKey()).orElseThrow().facts());
+        return line.cableKey() == null
+                ? written(line.cable().ratings())
+                : typical(catalogue.cableType(line.cableKey()).orElseThrow().facts());
     }
 
     Ratings of(ElementRequest.Joint joint) {
@@ -41,7 +40,7 @@ final class RatingsReading {
                         .orElse(Ratings.UNKNOWN);
     }
 
-    private static Ratings typical(CableType.Facts facts) {
+    static Ratings typical(CableType.Facts facts) {
         return ratings(
                 facts.ratings().averagePower30MHzW(),
                 AveragePower.USUAL_FREQUENCY_MHZ,
@@ -50,7 +49,7 @@ final class RatingsReading {
                 facts.ratings().peakVoltageV());
     }
 
-    private static Ratings written(CableRequest.RatingsRequest ratings) {
+    static Ratings written(CableRequest.RatingsRequest ratings) {
         return ratings == null
                 ? Ratings.UNKNOWN
                 : ratings(

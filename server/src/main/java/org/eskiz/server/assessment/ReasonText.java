@@ -1,31 +1,48 @@
 package org.eskiz.server.assessment;
 
 import java.util.Locale;
+import java.util.Optional;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Requirement;
+import org.eskiz.server.assessment.RequirementRequest.Kind;
 
 /** A reason in English, for whoever has no sentence of their own; the front end makes its own from the values. */
 final class ReasonText {
 
     private ReasonText() {}
 
-    static String of(Reason reason, BandRequest band) {
-        String on = " on " + (band.name() == null ? band.frequencyMHz() + " MHz" : band.name());
-        double reached = reason.reached();
+    static String of(Reason reason, Optional<Kind> kind, BandRequest band) {
+        String on = band == null ? "" : " on " + (band.name() == null ? band.frequencyMHz() + " MHz" : band.name());
+        String what = kind.map(k -> k.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+                .orElse("");
         return switch (reason.cause()) {
-            case TOO_LOSSY -> "loses %s dB%s: too much to be assessed".formatted(figure(reached), on);
-            case MISSED -> missed(reason.requirement().orElseThrow(), reached) + on;
-            case MISSED_AT_WORST_ANGLE -> "missed%s at the worst angle of the load".formatted(on);
-            case LITTLE_TO_SPARE -> "little to spare" + on;
+            case TOO_LOSSY ->
+                "loses %s dB%s: too much to be assessed"
+                        .formatted(figure(reason.reached().orElseThrow()), on);
+            case MISSED -> missed(reason, kind.orElseThrow(), what) + on;
+            case MISSED_AT_WORST_ANGLE -> "%s missed%s at the worst angle of the load".formatted(what, on);
+            case MISSED_AT_TOLERANCE -> "%s missed%s at the unlucky end of the tolerance".formatted(what, on);
+            case LITTLE_TO_SPARE -> what + ": little to spare" + on;
             case EXTRAPOLATED -> "beyond a data sheet" + on;
+            case UNKNOWN -> what + ": not known" + on;
         };
     }
 
-    private static String missed(Requirement asked, double reached) {
-        if (asked instanceof Requirement.MostLoss) {
-            return "%s dB over %s dB".formatted(figure(reached - asked.asked()), figure(asked.asked()));
+    private static String missed(Reason reason, Kind kind, String what) {
+        Requirement asked = reason.requirement().orElseThrow();
+        if (kind.isYesOrNo()) {
+            return what + ": no";
         }
-        String unit = asked instanceof Requirement.LeastPower ? "W" : "%";
+        double reached = reason.reached().orElseThrow();
+        return switch (kind) {
+            case LEAST_POWER -> shortOf(asked, reached, "W");
+            case LEAST_PERCENT -> shortOf(asked, reached, "%");
+            case MOST_LOSS -> "%s dB over %s dB".formatted(figure(reached - asked.asked()), figure(asked.asked()));
+            default -> "%s %s where %s is asked".formatted(what, figure(reached), figure(asked.asked()));
+        };
+    }
+
+    private static String shortOf(Requirement asked, double reached, String unit) {
         return "%s %s short of %s %s".formatted(figure(asked.asked() - reached), unit, figure(asked.asked()), unit);
     }
 

@@ -1,89 +1,147 @@
 package org.eskiz.server.assessment;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
+import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Cell;
+import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Ladder;
 import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Reason;
+import org.eskiz.core.choice.Relaxation;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.server.assessment.ComparisonResponse.ReachResponse;
+import org.eskiz.server.assessment.ComparisonResponse.RowResponse;
 import org.eskiz.server.catalogue.Catalogue;
 
-/** Writes the rows of a ledger. */
+/** Writes the rows of a ledger, and what follows from them. */
 final class RowWriting {
+
+    private static final double DEFAULT_WORTH_PER_DB = 20;
 
     private final ComparisonRequest request;
     private final CandidateReading candidates;
+    private final AskedReading asked;
+    private final Comparison comparison;
     private final Catalogue catalogue;
 
-    RowWriting(ComparisonRequest request, CandidateReading candidates, Catalogue catalogue) {
+    RowWriting(
+            ComparisonRequest request,
+            CandidateReading candidates,
+            AskedReading asked,
+            Comparison comparison,
+            Catalogue catalogue) {
         this.request = request;
         this.candidates = candidates;
+        this.asked = asked;
+        this.comparison = comparison;
         this.catalogue = catalogue;
     }
 
-    /** One row; {@code reach} is empty where it was not asked for. */
-    ComparisonResponse.RowResponse row(Row row, List<ComparisonResponse.ReachResponse> reach) {
-        CandidateReading.Entry entry = candidates.entry(row.candidate().id());
-        return new ComparisonResponse.RowResponse(
-                row.candidate().id(),
-                entry.name(),
-                assignment(entry),
+    RowResponse row(Row row) {
+        boolean isReachWanted = Boolean.TRUE.equals(request.reach());
+        return new RowResponse(
+                row.id(),
+                candidates.name(row.filling()),
+                assignment(row.filling()),
                 row.suitability(),
                 row.verdict(),
                 row.reasons().stream().map(this::reason).toList(),
                 BandWriting.finite(row.leastSpareDb()),
-                row.cost().map(c -> cost(c, entry.samplePrice())).orElse(null),
+                row.cost().map(c -> cost(c, hasSamplePrice(row))).orElse(null),
                 row.massKg().isEmpty()
                         ? null
                         : new ComparisonResponse.MassResponse(row.massKg().getAsDouble()),
                 cells(row),
-                reach);
+                isReachWanted ? reach(row) : List.of(),
+                isReachWanted
+                        ? comparison.reachOfRun(row).map(RowWriting::reach).orElse(null)
+                        : null);
+    }
+
+    private boolean hasSamplePrice(Row row) {
+        return row.filling().stream().anyMatch(c -> candidates.entry(c.id()).samplePrice());
     }
 
     /** How far it would go, on each band. */
-    static List<ComparisonResponse.ReachResponse> reach(Comparison comparison, Row row) {
-        return IntStream.range(0, row.cells().size())
-                .mapToObj(band -> comparison.reach(row.candidate(), band))
-                .flatMap(Optional::stream)
-                .map(r -> new ComparisonResponse.ReachResponse(r.kind(), r.lengthM()))
+    private List<ReachResponse> reach(Row row) {
+        List<Optional<Reach>> onBands = IntStream.range(0, row.cells().size())
+                .mapToObj(band -> comparison.reach(row, band))
                 .toList();
+        return onBands.stream().allMatch(Optional::isEmpty)
+                ? List.of()
+                : onBands.stream()
+                        .map(r -> reach(r.orElse(new Reach(Reach.Kind.BEYOND, Reach.FARTHEST_M))))
+                        .toList();
+    }
+
+    private static ReachResponse reach(Reach reach) {
+        return new ReachResponse(reach.kind(), reach.lengthM());
     }
 
     Optional<ComparisonResponse.DetailResponse> detail(Row row, ComparisonRequest.CellRequest cell) {
-        CandidateReading.Entry entry = candidates.entry(row.candidate().id());
         BandRequest band = request.bands().get(cell.band());
+        AssessmentRequest filled = filledWith(row.filling());
         return row.cells().get(cell.band()).assessment().map(a -> {
-            var writing = new BandWriting(catalogue, request.assessment(), a.run(), entry.asLine());
             boolean isProfiled =
                     Boolean.TRUE.equals(cell.profile()) && a.radio().powerW().isPresent();
             return new ComparisonResponse.DetailResponse(
-                    row.candidate().id(),
+                    row.id(),
                     cell.band(),
-                    writing.band(band, a),
-                    isProfiled ? profile(entry, band, a) : null);
+                    new BandWriting(catalogue, filled, a.run()).band(band, a),
+                    atTolerance(row, cell.band()),
+                    isProfiled ? profile(filled, band, a) : null);
         });
     }
 
-    private ProfileResponse profile(CandidateReading.Entry entry, BandRequest band, RunAssessment assessment) {
-        var ratings = new RatingsReading(catalogue, entry.asLine());
-        return new ProfileWriting(request.run(), ratings, CoreReading.duty(request.radio(), band)).profile(assessment);
+    /** The request as if the cables of a row stood in its sections. */
+    private AssessmentRequest filledWith(List<Candidate> filling) {
+        List<ElementRequest> run = new ArrayList<>(request.run());
+        for (int i = 0; i < filling.size(); i++) {
+            int at = candidates.sections().get(i);
+            run.set(at, candidates.entry(filling.get(i).id()).inPlaceOf((ElementRequest.Line) run.get(at)));
+        }
+        return request.assessment().withRun(run);
     }
 
-    private List<ComparisonResponse.AssignmentResponse> assignment(CandidateReading.Entry entry) {
-        String ownId = entry.cableKey() == null ? entry.candidate().id() : null;
-        var source = new ComparisonResponse.SourceResponse(entry.cableKey(), ownId);
-        return candidates.sections().stream()
-                .map(i -> {
-                    var line = (ElementRequest.Line) request.run().get(i);
-                    return new ComparisonResponse.AssignmentResponse(line.id(), i, source, line.lengthM());
+    private ComparisonResponse.LossRangeResponse atTolerance(Row row, int band) {
+        OptionalDouble least = comparison.lossAtTolerance(row, band, -1);
+        OptionalDouble most = comparison.lossAtTolerance(row, band, 1);
+        return least.isEmpty() || most.isEmpty()
+                ? null
+                : new ComparisonResponse.LossRangeResponse(least.getAsDouble(), most.getAsDouble());
+    }
+
+    private ProfileResponse profile(AssessmentRequest filled, BandRequest band, RunAssessment assessment) {
+        var ratings = new RatingsReading(catalogue);
+        return new ProfileWriting(filled.run(), ratings, CoreReading.duty(request.radio(), band)).profile(assessment);
+    }
+
+    private List<ComparisonResponse.AssignmentResponse> assignment(List<Candidate> filling) {
+        return IntStream.range(0, filling.size())
+                .mapToObj(i -> {
+                    int at = candidates.sections().get(i);
+                    var line = (ElementRequest.Line) request.run().get(at);
+                    return new ComparisonResponse.AssignmentResponse(
+                            line.id(), at, source(filling.get(i)), line.lengthM());
                 })
                 .toList();
+    }
+
+    private ComparisonResponse.SourceResponse source(Candidate candidate) {
+        String key = candidates.entry(candidate.id()).cableKey();
+        return new ComparisonResponse.SourceResponse(key, key == null ? candidate.id() : null);
     }
 
     private List<ComparisonResponse.CellResponse> cells(Row row) {
@@ -117,26 +175,103 @@ final class RowWriting {
     }
 
     private ComparisonResponse.ReasonResponse reason(Reason reason) {
-        BandRequest band = request.bands().get(reason.band());
+        BandRequest band = reason.band().isEmpty()
+                ? null
+                : request.bands().get(reason.band().getAsInt());
+        Optional<RequirementRequest.Kind> kind = reason.requirement().map(asked::kindOf);
+        boolean isYesOrNo = kind.map(RequirementRequest.Kind::isYesOrNo).orElse(false);
         var values = new ComparisonResponse.ReasonValuesResponse(
-                reason.requirement().map(RowWriting::kind).orElse(null),
-                reason.requirement().map(Requirement::asked).orElse(null),
-                reason.reached());
+                kind.orElse(null),
+                isYesOrNo ? null : reason.requirement().map(Requirement::asked).orElse(null),
+                isYesOrNo || reason.reached().isEmpty()
+                        ? null
+                        : BandWriting.finite(reason.reached().getAsDouble()));
         return new ComparisonResponse.ReasonResponse(
                 reason.cause().name(),
                 reason.cause().verdict(),
-                reason.band(),
-                band.id(),
+                boxed(reason.band()),
+                reason.requirement().map(asked::positionOf).orElse(null),
+                band == null ? null : band.id(),
                 values,
-                ReasonText.of(reason, band));
+                ReasonText.of(reason, kind, band));
     }
 
-    private static RequirementRequest.Kind kind(Requirement requirement) {
-        if (requirement instanceof Requirement.LeastPower) {
-            return RequirementRequest.Kind.LEAST_POWER;
+    private static Integer boxed(OptionalInt value) {
+        return value.isEmpty() ? null : Integer.valueOf(value.getAsInt());
+    }
+
+    /** What to ask less of, where nothing gets through. */
+    List<ComparisonResponse.RelaxationResponse> relaxations(List<Row> rows) {
+        return Relaxation.of(rows).stream()
+                .map(r -> new ComparisonResponse.RelaxationResponse(
+                        r.row().id(),
+                        candidates.name(r.row().filling()),
+                        r.eased().stream().map(this::eased).toList()))
+                .toList();
+    }
+
+    private ComparisonResponse.EasedResponse eased(Relaxation.Eased eased) {
+        RequirementRequest.Kind kind = asked.kindOf(eased.requirement());
+        return new ComparisonResponse.EasedResponse(
+                asked.positionOf(eased.requirement()),
+                kind,
+                kind.isYesOrNo() ? null : eased.requirement().asked(),
+                BandWriting.boxed(eased.to()));
+    }
+
+    /** Null where it was not asked for. */
+    ComparisonResponse.LadderResponse ladder(List<Row> rows) {
+        ComparisonRequest.ValueRequest value = request.value();
+        if (value == null) {
+            return null;
         }
-        return requirement instanceof Requirement.MostLoss
-                ? RequirementRequest.Kind.MOST_LOSS
-                : RequirementRequest.Kind.LEAST_PERCENT;
+        int band = value.band();
+        Ladder ladder = Ladder.of(rows, band, requireNonNullElse(value.worthPerDb(), DEFAULT_WORTH_PER_DB));
+        return new ComparisonResponse.LadderResponse(
+                band,
+                ladder.placed().stream()
+                        .findFirst()
+                        .flatMap(Row::cost)
+                        .map(c -> c.currency().getCurrencyCode())
+                        .orElse(null),
+                ladder.placed().stream().map(r -> point(r, band)).toList(),
+                ladder.steps().stream()
+                        .map(s -> new ComparisonResponse.LadderStepResponse(
+                                s.row().id(), BandWriting.boxed(s.costPerDb()), BandWriting.boxed(s.costPerW())))
+                        .toList(),
+                ladder.knee());
+    }
+
+    private ComparisonResponse.ValuePointResponse point(Row row, int band) {
+        return new ComparisonResponse.ValuePointResponse(
+                row.id(),
+                candidates.name(row.filling()),
+                row.cost().orElseThrow().amount().doubleValue(),
+                row.cells().get(band).assessment().orElseThrow().totalLossDb(),
+                BandWriting.boxed(row.costPerDeliveredW(band)));
+    }
+
+    ChangesResponse changes(Changes changes) {
+        return new ChangesResponse(
+                changes.nextCheaper().map(this::row).orElse(null),
+                changes.shortening()
+                        .map(s -> new ChangesResponse.ShorteningResponse(s.toM(), row(s.row())))
+                        .orElse(null),
+                changes.stepUp()
+                        .map(s -> new ChangesResponse.StepUpResponse(
+                                row(s.row()),
+                                s.onTransmitDb(),
+                                BandWriting.boxed(s.onReceiveDb()),
+                                BandWriting.boxed(s.powerInsteadW())))
+                        .orElse(null),
+                changes.farthest()
+                        .map(f -> new ChangesResponse.FarthestResponse(
+                                boxed(f.band()), f.reach().kind(), f.reach().lengthM()))
+                        .orElse(null),
+                BandWriting.boxed(changes.highest()),
+                changes.matchingMoved()
+                        .map(m -> new ChangesResponse.MatchingMovedResponse(
+                                m.to(), row(m.row()), m.first().map(this::row).orElse(null)))
+                        .orElse(null));
     }
 }

@@ -19,17 +19,14 @@ final class RunFindings {
 
     private final Catalogue catalogue;
     private final List<ElementRequest> elements;
-    private final ElementRequest.Line standing;
 
     /**
      * @param catalogue where keys are looked up
      * @param elements as requested
-     * @param standing what stands in the lines that are up for choice; null for what the request says
      */
-    RunFindings(Catalogue catalogue, List<ElementRequest> elements, ElementRequest.Line standing) {
+    RunFindings(Catalogue catalogue, List<ElementRequest> elements) {
         this.catalogue = catalogue;
         this.elements = elements;
-        this.standing = standing;
     }
 
     List<FindingResponse> of(RadioRequest radio, BandRequest band, RunAssessment a) {
@@ -87,8 +84,7 @@ final class RunFindings {
             return new Pairing.Part.Transformer(t.impedanceRatio());
         }
         if (element instanceof ElementRequest.Line asked) {
-            boolean isReplaced = standing != null && Boolean.TRUE.equals(asked.candidate());
-            return line(isReplaced ? standing : asked);
+            return line(asked);
         }
         return new Pairing.Part.Other();
     }

@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.eskiz.core.choice.Band;
 import org.eskiz.core.exposure.Exposure;
 import org.eskiz.core.exposure.LimitSet;
 import org.eskiz.core.receive.NoiseEnvironment;
@@ -39,14 +40,18 @@ final class Surroundings {
         this.groundFactor = requireNonNullElse(e.groundFactor(), Exposure.USUAL_GROUND_FACTOR);
     }
 
+    /** What listens at a frequency; empty where nothing is known of the noise outside. */
+    Optional<Band.Listening> listening(double frequencyMHz) {
+        return frequencyMHz < NoiseEnvironment.FROM_MHZ
+                ? Optional.empty()
+                : Optional.of(new Band.Listening(receiver, environment.noiseFactor(frequencyMHz, antennaTemperatureK)));
+    }
+
     /** What the run costs on receive, dB; null where nothing is known of the noise outside. */
     Double receivePenaltyDb(RunAssessment a) {
-        double frequencyMHz = a.conditions().frequencyMHz();
-        if (frequencyMHz < NoiseEnvironment.FROM_MHZ) {
-            return null;
-        }
-        double external = environment.noiseFactor(frequencyMHz, antennaTemperatureK);
-        return receiver.penaltyDb(external, a.runLossDb() + a.matchingLossDb());
+        return listening(a.conditions().frequencyMHz())
+                .map(l -> l.penaltyDb(a.runLossDb() + a.matchingLossDb()))
+                .orElse(null);
     }
 
     /** Null for a receiver. */

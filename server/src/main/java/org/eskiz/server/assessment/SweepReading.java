@@ -55,14 +55,13 @@ final class SweepReading {
     }
 
     private SweepResponse.CurveResponse row(Comparison comparison, String id, List<Double> at) {
-        CandidateReading.Entry entry = candidates.entry(id);
-        Candidate candidate = entry.candidate();
+        List<Candidate> filling = candidates.filling(id).orElseThrow();
         Curve curve = request.overLength() == null
-                ? comparison.overFrequency(candidate, at)
-                : comparison.overLength(candidate, request.overLength().band(), at);
+                ? comparison.overFrequency(filling, at)
+                : comparison.overLength(filling, request.overLength().band(), at);
         return new SweepResponse.CurveResponse(
                 id,
-                entry.name(),
+                candidates.name(filling),
                 curve.points().stream().map(SweepReading::point).toList());
     }
 

@@ -19,7 +19,8 @@ public record SweepRequest(
         @NotNull(message = "must be given") @Valid ComparisonRequest comparison,
 
         @NotNull(message = "must be given") @Size(min = 1, max = 8, message = "must be 1 to 8 rows")
-        List<@NotNull(message = "must be a row, not null") @PlainText(max = 64) String> rowIds,
+        List<@NotNull(message = "must be a row, not null") @PlainText(max = ComparisonRequest.LONGEST_ROW_ID) String>
+                rowIds,
 
         @Valid OverFrequency overFrequency,
         @Valid OverLength overLength) {

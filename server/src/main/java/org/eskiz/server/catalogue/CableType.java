@@ -64,7 +64,13 @@ public record CableType(
             Double maxOperatingC,
             Boolean directBurial,
             Boolean sunResistant,
-            Flexing flexing) {}
+            Flexing flexing) {
+
+        /** Whether the jacket bears standing in the wet; null where not known. */
+        public Boolean keepsWaterOut() {
+            return Boolean.TRUE.equals(directBurial) ? Boolean.TRUE : Jacket.keepsWaterOut(jacket);
+        }
+    }
 
     /** What it bears; null where not known. */
     public record Ratings(Double peakVoltageV, Double averagePower30MHzW) {}

@@ -14,25 +14,36 @@ public final class Faults {
     private static final Validator VALIDATOR =
             Validation.buildDefaultValidatorFactory().getValidator();
 
-    private final List<FieldFault> found = new ArrayList<>();
+    private final List<FieldFault> found;
+    private final String prefix;
+
+    private Faults(List<FieldFault> found, String prefix) {
+        this.found = found;
+        this.prefix = prefix;
+    }
 
     /** Starts with what the declared constraints of a request say. */
     public static Faults in(Object request) {
-        return new Faults().check(request, "");
+        return new Faults(new ArrayList<>(), "").check(request, "");
     }
 
     /** Adds what the constraints of a part say, its paths below a prefix. */
-    public Faults check(Object part, String prefix) {
+    public Faults check(Object part, String path) {
         VALIDATOR.validate(part).stream()
                 .sorted(Comparator.comparing(
                         (ConstraintViolation<?> v) -> v.getPropertyPath().toString()))
-                .forEach(v -> add(join(prefix, v.getPropertyPath().toString()), v.getMessage()));
+                .forEach(v -> add(join(path, v.getPropertyPath().toString()), v.getMessage()));
         return this;
+    }
+
+    /** The same collection for a part of the request: what is added there stands under its path. */
+    public Faults below(String part) {
+        return new Faults(found, join(prefix, part));
     }
 
     /** Adds one fault. */
     public void add(String path, String message) {
-        found.add(new FieldFault(path, message));
+        found.add(new FieldFault(join(prefix, path), message));
     }
 
     /** Runs a step that may refuse a value, and adds the refusal under a path; null when it refused. */

@@ -1,6 +1,7 @@
 package org.eskiz.server.operator;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.server.http.CurrencyCode;
@@ -20,6 +21,10 @@ import org.eskiz.server.http.Within;
  * @param licencePowerW the operator's own note of the most power they may use; null for none. It is a reminder, never a
  *     legal verdict
  * @param preference the school that orders a new plan's ledger
+ * @param cableWorthPerDb what the operator would give for a dB less in the cable, in the currency of the prices
+ * @param gainCostPerDb what a dB of antenna gain costs them
+ * @param powerCostPerDb what a dB of radio power costs them
+ * @param tolerances how far cables may be off what is said of them
  * @param palette of the screen
  * @param letterShortcuts whether single letters are shortcuts
  * @param demoHidden whether the plans of the demo are left out of the list
@@ -42,6 +47,17 @@ public record Settings(
         Double licencePowerW,
 
         @NotNull(message = "must be given") Preference preference,
+
+        @NotNull(message = "must be given") @Within(what = "worth of a dB in the cable", min = 0.01, max = 1e6)
+        Double cableWorthPerDb,
+
+        @NotNull(message = "must be given") @Within(what = "cost of a dB of antenna gain", min = 0, max = 1e6)
+        Double gainCostPerDb,
+
+        @NotNull(message = "must be given") @Within(what = "cost of a dB of power", min = 0, max = 1e6)
+        Double powerCostPerDb,
+
+        @NotNull(message = "must be given") @Valid Tolerances tolerances,
         @NotNull(message = "must be given") Palette palette,
         @NotNull(message = "must be given") Boolean letterShortcuts,
         @NotNull(message = "must be given") Boolean demoHidden) {
@@ -57,9 +73,27 @@ public record Settings(
             1,
             null,
             Preference.LEAST_COST,
+            20.0,
+            20.0,
+            20.0,
+            new Tolerances(10.0, 5.0, 5.0),
             Palette.SYSTEM,
             true,
             false);
+
+    /** By where the figures of a cable come from, in percent of its attenuation, to either side. */
+    public record Tolerances(
+            @NotNull(message = "must be given") @Within(what = TOLERANCE, min = 0, max = 90)
+            Double typicalPercent,
+
+            @NotNull(message = "must be given") @Within(what = TOLERANCE, min = 0, max = 90)
+            Double sheetPercent,
+
+            @NotNull(message = "must be given") @Within(what = TOLERANCE, min = 0, max = 90)
+            Double measuredPercent) {
+
+        private static final String TOLERANCE = "tolerance in percent";
+    }
 
     Settings atVersion(long now) {
         return new Settings(
@@ -72,6 +106,10 @@ public record Settings(
                 region,
                 licencePowerW,
                 preference,
+                cableWorthPerDb,
+                gainCostPerDb,
+                powerCostPerDb,
+                tolerances,
                 palette,
                 letterShortcuts,
                 demoHidden);

@@ -2,6 +2,7 @@ package org.eskiz.server.plan;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import org.eskiz.server.assessment.ComparisonRequest;
 import org.eskiz.server.http.PlainText;
 
 /**
@@ -16,7 +17,7 @@ record DecisionRequest(
         @NotNull(message = "must be given") UUID id,
         @NotNull(message = "must be given") Long planVersion,
 
-        @NotNull(message = "must be given") @PlainText(max = 64, blank = false)
+        @NotNull(message = "must be given") @PlainText(max = ComparisonRequest.LONGEST_ROW_ID, blank = false)
         String rowId,
 
         @NotNull(message = "must be given") @PlainText(max = 2000)

@@ -9,6 +9,7 @@ import org.eskiz.core.choice.Preference;
 import org.eskiz.server.assessment.AssessmentRequest;
 import org.eskiz.server.assessment.CandidateRequest;
 import org.eskiz.server.assessment.ComparisonRequest;
+import org.eskiz.server.assessment.PurchaseRequest;
 import org.eskiz.server.assessment.RequirementRequest;
 import org.eskiz.server.catalogue.Catalogue;
 
@@ -17,21 +18,34 @@ import org.eskiz.server.catalogue.Catalogue;
  *
  * @param schemaVersion always {@link #SCHEMA_VERSION} once read; older documents are brought up to it
  * @param assessment the run, what feeds it and the bands
+ * @param use what it is for; it only says where the sheet started from
  * @param requirements what is asked
+ * @param purchase how the cable is bought
  * @param candidates cables to be tried besides the catalogue
  * @param preference order of the ledger
  */
 record PlanDocument(
         @NotNull(message = "must be given") Integer schemaVersion,
+        Use use,
         @Valid AssessmentRequest assessment,
 
-        @Size(max = 8, message = "must be at most {max} requirements")
+        @Size(max = ComparisonRequest.MOST_REQUIREMENTS, message = "must be at most {max} requirements")
         List<@Valid @NotNull(message = "must be a requirement, not null") RequirementRequest> requirements,
 
         @Size(max = 200, message = "must be at most {max} candidates")
         List<@Valid @NotNull(message = "must be a candidate, not null") CandidateRequest> candidates,
 
+        @Valid PurchaseRequest purchase,
         Preference preference) {
+
+    /** What a run is for. */
+    public enum Use {
+        HOME_RUN,
+        FIELD_KIT,
+        VEHICLE,
+        RECEIVE_ONLY,
+        DATA_LINK
+    }
 
     /** The form of document that this version of the application writes. */
     static final int SCHEMA_VERSION = 1;
@@ -63,7 +77,10 @@ record PlanDocument(
                 a.bands(),
                 triedCables(catalogue),
                 requirements,
+                purchase,
+                null,
                 preference,
+                null,
                 false,
                 List.of());
     }

@@ -134,7 +134,7 @@ class ComparisonOverHttpTest {
                 ledger.get("details").get(0).get("assessment").get("notes").get(0);
         assertThat(note.get("code").asString()).isEqualTo("EXTRAPOLATED_CABLE");
         assertThat(note.get("elementId").asString()).isEqualTo("main");
-        assertThat(note.get("text").asString()).contains("RG-174");
+        assertThat(note.get("text").asString()).contains("rg-174");
         assertThat(row(ledger, "rg-174").get("verdict").asString()).isEqualTo("MARGINAL");
     }
 

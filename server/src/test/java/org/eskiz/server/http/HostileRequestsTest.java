@@ -29,7 +29,10 @@ class HostileRequestsTest {
             {"frequencyMHz": 14.2, "load": {"resistanceOhm": 90, "reactanceOhm": -600}}]""";
 
     private static final String ASKED = """
-            "requirements": [{"kind": "LEAST_PERCENT", "percent": 50}], "preference": "LEAST_COST",
+            "requirements": [{"kind": "LEAST_PERCENT", "percent": 50, "bandId": "a"}, {"kind": "LEAST_POWER_MARGIN", "margin": 1},
+            {"kind": "BUDGET", "cost": 90, "currency": "EUR", "off": false}, {"kind": "MOST_MASS_ON_MAST", "massKg": 2, "mastM": 9},
+            {"kind": "MOST_RECEIVE_PENALTY", "penaltyDb": 2}, {"kind": "SUN"}], "preference": "LEAST_COST",
+            "purchase": {"times": 2, "readyMadeEnd": {"amount": 4, "currency": "EUR"}}, "tolerance": {"typicalPercent": 10},
             "candidates": [{"id": "own", "cable": {"impedanceOhm": 50, "velocityFactor": 0.8, "attenuation":
             {"points": [{"frequencyMHz": 100, "attenuationDbPer100m": 9}]}}}, {"cableKey": "foam-10"}]""";
 
@@ -48,6 +51,18 @@ class HostileRequestsTest {
                     "/api/comparisons",
                     "{" + RUN + ", " + ASKED
                             + ", \"details\": [{\"rowId\": \"own\", \"band\": 1, \"profile\": true}]}"),
+            new Target(
+                    "POST",
+                    "/api/comparisons/changes",
+                    "{\"comparison\": {" + RUN + ", " + ASKED + "}, \"rowId\": \"own\", \"band\": 1}"),
+            new Target(
+                    "POST",
+                    "/api/mixes",
+                    "{\"comparison\": {"
+                            + RUN.replace(
+                                    "{\"kind\": \"DEVICE\"",
+                                    "{\"kind\": \"LINE\", \"cableKey\": \"rg-58\", \"lengthM\": 2, \"candidate\": true}, {\"kind\": \"DEVICE\"")
+                            + ", " + ASKED + "}}"),
             new Target(
                     "POST",
                     "/api/sweeps",

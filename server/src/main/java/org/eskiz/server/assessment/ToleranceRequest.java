@@ -1,0 +1,33 @@
+package org.eskiz.server.assessment;
+
+import static java.util.Objects.requireNonNullElse;
+
+import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.http.Within;
+
+/**
+ * How far the attenuation of a cable may be off what is said of it, to either side, by where that comes from.
+ *
+ * @param typicalPercent of figures typical of a type, default 10
+ * @param sheetPercent of a data sheet, and of a cable written out, default 5
+ * @param measuredPercent of a measurement, default 5: a piece like the one measured is not the one measured
+ */
+public record ToleranceRequest(
+        @Within(what = MOST, min = 0, max = 90) Double typicalPercent,
+        @Within(what = MOST, min = 0, max = 90) Double sheetPercent,
+        @Within(what = MOST, min = 0, max = 90) Double measuredPercent) {
+
+    private static final String MOST = "tolerance in percent";
+
+    static final ToleranceRequest USUAL = new ToleranceRequest(null, null, null);
+
+    /** As a fraction. */
+    double of(Provenance provenance) {
+        return switch (provenance) {
+                    case TYPICAL -> requireNonNullElse(typicalPercent, 10.0);
+                    case SHEET -> requireNonNullElse(sheetPercent, 5.0);
+                    case MEASURED -> requireNonNullElse(measuredPercent, 5.0);
+                }
+                / 100;
+    }
+}
