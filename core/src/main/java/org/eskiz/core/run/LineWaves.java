@@ -37,6 +37,34 @@ final class LineWaves {
         return new PortState(toAntenna.add(toRadio), toAntenna.subtract(toRadio).divide(line.z0()));
     }
 
+    /** |V|² along the line. */
+    Ripple voltageSquared() {
+        return ripple(1, 1);
+    }
+
+    /** |I|² along the line. */
+    Ripple currentSquared() {
+        double perOhm = 1 / line.z0().norm();
+        return ripple(perOhm, -perOhm);
+    }
+
+    /** Heat per metre along the line. */
+    Ripple heat() {
+        double ofCurrent = seriesOhmPerM / line.z0().norm();
+        return ripple(shuntSiemensPerM + ofCurrent, shuntSiemensPerM - ofCurrent);
+    }
+
+    private Ripple ripple(double ofEach, double ofBoth) {
+        Complex both = forward.multiply(backward.conj());
+        return new Ripple(
+                ofEach * forward.norm(),
+                ofEach * backward.norm(),
+                2 * ofBoth * both.abs(),
+                both.arg(),
+                2 * line.gamma().real(),
+                2 * line.gamma().imag());
+    }
+
     /** Heat per metre: |I|²·R' + |V|²·G' with R' = Re(γ·Z0), G' = Re(γ/Z0); along the line it adds up to what is lost. */
     double heatWPerM(PortState at) {
         return at.current().norm() * seriesOhmPerM + at.voltage().norm() * shuntSiemensPerM;

@@ -1,8 +1,11 @@
 package org.eskiz.core.run;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.function.DoubleUnaryOperator;
+import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
@@ -112,12 +115,12 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
         }
 
         LineProfile profile(int element, boolean withPoints) {
-            LineProfile.Peak heat = peak((w, s) -> w.heatWPerM(s));
+            LineProfile.Peak heat = peak(LineWaves::heat, w -> w);
             return new LineProfile(
                     element,
                     withPoints ? points() : List.of(),
-                    peak((w, s) -> s.voltage().abs()),
-                    peak((w, s) -> s.current().abs()),
+                    peak(LineWaves::voltageSquared, Math::sqrt),
+                    peak(LineWaves::currentSquared, Math::sqrt),
                     heat,
                     heatPerMatchedWatt > 0 ? heat.value() / heatPerMatchedWatt : 0,
                     constants.gamma().imag() * line.lengthM() / (2 * Math.PI),
@@ -150,25 +153,20 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
             return Range.of(states.stream().mapToDouble(figure).toArray());
         }
 
-        private LineProfile.Peak peak(Figure figure) {
-            Extremum worst = waves.stream()
-                    .map(w -> Extremum.greatest(z -> figure.of(w, w.at(z)), line.lengthM(), halfWaveM()))
-                    .reduce((a, b) -> b.value() > a.value() ? b : a)
+        private LineProfile.Peak peak(Function<LineWaves, Ripple> figure, DoubleUnaryOperator shown) {
+            Ripple.Greatest worst = waves.stream()
+                    .map(w -> figure.apply(w).greatest(line.lengthM()))
+                    .max(Comparator.comparingDouble(Ripple.Greatest::value))
                     .orElseThrow();
             return new LineProfile.Peak(
-                    worst.value(),
+                    shown.applyAsDouble(worst.value()),
                     waves.size() > 1
                             ? OptionalDouble.empty()
-                            : OptionalDouble.of(startM + line.lengthM() - worst.at()));
+                            : OptionalDouble.of(startM + line.lengthM() - worst.zM()));
         }
 
         private double halfWaveM() {
             return Math.PI / constants.gamma().imag();
-        }
-
-        /** A figure at one place of one pair of waves. */
-        private interface Figure {
-            double of(LineWaves waves, PortState at);
         }
     }
 }

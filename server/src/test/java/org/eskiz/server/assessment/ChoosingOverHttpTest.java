@@ -232,7 +232,7 @@ class ChoosingOverHttpTest {
 
     @Test
     void whatWouldChangeTheAnswer(Api api) {
-        String asked = ", \"requirements\": [{\"kind\": \"LEAST_POWER\", \"powerW\": 70, \"bandId\": \"b\"}]";
+        String asked = ", \"requirements\": [{\"kind\": \"LEAST_POWER\", \"powerW\": 60, \"bandId\": \"b\"}]";
         JsonNode changes = api.post(
                         "/api/comparisons/changes",
                         "{\"comparison\": {%s%s}, \"rowId\": \"airspaced-10\", \"band\": 1}".formatted(RUN, asked))
