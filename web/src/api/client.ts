@@ -17,6 +17,9 @@ export type ComparisonRequest = Schemas['ComparisonRequest'];
 export type StoredPlan = Schemas['PlanResponse'];
 export type PlanSummary = Schemas['PlanSummary'];
 export type Decision = Schemas['DecisionResponse'];
+export type Changes = Schemas['ChangesResponse'];
+export type Ladder = Schemas['LadderResponse'];
+export type Mixes = Schemas['MixesResponse'];
 
 /** A problem as the server tells it. */
 export interface Problem {

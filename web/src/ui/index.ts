@@ -12,3 +12,4 @@ export * from './OpensInPlace';
 export * from './Plot';
 export * from './followPointer';
 export * from './Fact';
+export * from './useSettled';

@@ -20,12 +20,19 @@ export type QuantityKind =
   | 'resistance'
   | 'reactance'
   | 'gain'
-  | 'noise';
+  | 'noise'
+  | 'sUnits'
+  | 'margin'
+  | 'budget'
+  | 'mass'
+  | 'bore'
+  | 'radius'
+  | 'percentOff';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
   ok: true;
-  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm. */
+  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm, kg, mm. */
   value: number;
   doubt: boolean;
 }
@@ -39,6 +46,9 @@ export type Parsed = Understood | NotUnderstood;
 
 const METRES_PER_FOOT = 0.3048;
 const INCHES_PER_FOOT = 12;
+
+/** What a bore or a bend is measured in, to mm. */
+const MILLIMETRES: Record<string, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, '"': 25.4 };
 
 /** Factor from a unit to the base unit, by kind. Spellings are lower case; `M` and `m` differ only where it matters. */
 const UNITS: Record<QuantityKind, Record<string, number>> = {
@@ -74,6 +84,13 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   reactance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
   gain: { dbi: 1, db: 1 },
   noise: { db: 1 },
+  sUnits: { s: 1, 's-unit': 1, 's-units': 1 },
+  margin: { '': 1, '×': 1, x: 1 },
+  budget: { '': 1, k: 1000 },
+  mass: { kg: 1, g: 0.001, lb: 0.453_592_37, lbs: 0.453_592_37 },
+  bore: MILLIMETRES,
+  radius: MILLIMETRES,
+  percentOff: { '%': 1, percent: 1 },
   temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
 
@@ -97,6 +114,19 @@ export const OFFERED_UNITS: Partial<
     { unit: 'mhz', label: 'MHz' },
     { unit: 'khz', label: 'kHz' },
     { unit: 'ghz', label: 'GHz' },
+  ],
+  mass: [
+    { unit: 'kg', label: 'kg' },
+    { unit: 'g', label: 'g' },
+    { unit: 'lb', label: 'lb' },
+  ],
+  bore: [
+    { unit: 'mm', label: 'mm' },
+    { unit: 'in', label: 'in' },
+  ],
+  radius: [
+    { unit: 'mm', label: 'mm' },
+    { unit: 'in', label: 'in' },
   ],
   temperature: [
     { unit: '°c', label: '°C' },
@@ -126,6 +156,13 @@ const EXAMPLES: Record<QuantityKind, string> = {
   reactance: '-320',
   gain: '6 dBi',
   noise: '3 dB',
+  sUnits: '0.5',
+  margin: '1.5',
+  budget: '120',
+  mass: '2.5 kg or 5 lb',
+  bore: '20 mm or 0.8 in',
+  radius: '50 mm or 2 in',
+  percentOff: '10 %',
   temperature: '20 °C or 68 °F',
 };
 

@@ -21,5 +21,12 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   noise: { min: 0, max: 40 },
   gain: { min: -60, max: 80 },
   price: { min: 0, max: 1_000_000 },
+  sUnits: { min: 0, max: 50 },
+  margin: { min: 0.1, max: 1000 },
+  budget: { min: 0, max: 1_000_000_000 },
+  mass: { min: 0.001, max: 100_000 },
+  bore: { min: 0.1, max: 10_000 },
+  radius: { min: 0.1, max: 100_000 },
+  percentOff: { min: 0, max: 90 },
   temperature: { min: -60, max: 120 },
 };

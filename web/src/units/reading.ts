@@ -73,6 +73,20 @@ export function figureOf(level: Level, reading: Reading): string {
   }
 }
 
+/** How one level reads against another: more that arrives carries a plus. */
+export function againstFigure(level: Level, base: Level, reading: Reading): string {
+  const more = amountOf(level, reading) - amountOf(base, reading);
+  const decimals = reading === 'dB' || reading === 'S' ? 2 : undefined;
+  return signed(more, (v) => (decimals === undefined ? significant(v) : fixed(v, decimals)));
+}
+
+/** A difference with its sign, a true minus; nothing before a rounded zero. */
+export function signed(value: number, write: (value: number) => string): string {
+  const text = write(Math.abs(value));
+  if (/^0(\.0*)?$/.test(text)) return text;
+  return `${value > 0 ? '+' : '−'}${text}`;
+}
+
 export function levelText(level: Level, reading: Reading): string {
   return `${figureOf(level, reading)} ${unitOf(reading)}`;
 }

@@ -9,6 +9,7 @@ import {
   parseQuantity,
   plain,
   powerText,
+  againstFigure,
   RANGES,
   significant,
 } from '.';
@@ -56,6 +57,13 @@ describe('ranges', () => {
     ['noise', 'ReceiverRequest', 'noiseFigureDb'],
     ['gain', 'BandRequest', 'antennaGainDbi'],
     ['temperature', 'AssessmentRequest', 'ambientC'],
+    ['sUnits', 'RequirementRequest', 'sUnits'],
+    ['margin', 'RequirementRequest', 'margin'],
+    ['budget', 'RequirementRequest', 'cost'],
+    ['mass', 'RequirementRequest', 'massKg'],
+    ['bore', 'RequirementRequest', 'boreMm'],
+    ['radius', 'RequirementRequest', 'radiusMm'],
+    ['percentOff', 'Tolerances', 'typicalPercent'],
   ] as const)('of %s are those of the interface', (kind, schema, property) => {
     expect(RANGES[kind]).toEqual(described(schema, property));
   });
@@ -110,6 +118,14 @@ describe('a power ratio', () => {
     expect(figureOf(level, 'percent')).toBe('50.0');
     expect(figureOf(level, 'dB')).toBe('−3.01');
     expect(figureOf(level, 'S')).toBe('−0.50');
+  });
+
+  it('reads against another', () => {
+    const base = { lossDb: 4, watts: 39.81 };
+    expect(againstFigure(level, base, 'watts')).toBe('+10.2');
+    expect(againstFigure(level, base, 'dB')).toBe('+0.99');
+    expect(againstFigure(base, level, 'S')).toBe('−0.16');
+    expect(againstFigure(base, base, 'dB')).toBe('0.00');
   });
 
   it('steps through the readings, past watts for a receiver', () => {

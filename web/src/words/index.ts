@@ -1,6 +1,6 @@
 /** Every sentence that people read. Figures come in already read in the operator's units. */
 
-import type { BandAssessment, Finding, Reason, Row } from '../api';
+import type { BandAssessment, Finding, Row } from '../api';
 import {
   DB_PER_S_UNIT,
   fixed,
@@ -15,45 +15,33 @@ import {
   unitOf,
 } from '../units';
 import type { LengthUnit, Level, Reading } from '../units';
+import { reasonText } from './choosing';
+
+export * from './choosing';
 
 /** Less than this in dB is not worth a clause of its own. */
 const NOTEWORTHY_DB = 0.005;
-
-/** Below this share of what is asked a shortfall rounds to all of it and says nothing. */
-const HARDLY_ANYTHING = 0.05;
 
 /** A range wider than this in dB between best and worst angle is told. */
 const NOTEWORTHY_RANGE_DB = 0.05;
 
 export const words = {
   verdict: { PASS: 'passes', MARGINAL: 'marginal', FAIL: 'fails' },
+  wasJudged: { PASS: 'passed', MARGINAL: 'was marginal', FAIL: 'failed' },
   judged: { PASS: 'passes', MARGINAL: 'is marginal', FAIL: 'fails' },
   preference: {
     LEAST_COST: 'least cost that passes',
+    LEAST_LOSS: 'least loss in the budget',
     MOST_MARGIN: 'most to spare',
     BEST_VALUE: 'best value',
     LIGHTEST: 'lightest that passes',
   },
   firstBy: {
     LEAST_COST: 'at the least cost of those that do',
+    LEAST_LOSS: 'with the least loss of those that do',
     MOST_MARGIN: 'with the most to spare',
     BEST_VALUE: 'at the best value of those that do',
     LIGHTEST: 'as the lightest of those that do',
-  },
-  requirement: {
-    LEAST_POWER: 'at least',
-    LEAST_PERCENT: 'at least',
-    MOST_LOSS: 'no more than',
-  },
-  requirementTail: {
-    LEAST_POWER: 'at the antenna, on every band',
-    LEAST_PERCENT: 'of the power at the antenna, on every band',
-    MOST_LOSS: 'lost on the way, on every band',
-  },
-  requirementKind: {
-    LEAST_POWER: 'watts that arrive',
-    LEAST_PERCENT: 'percent that arrives',
-    MOST_LOSS: 'dB that may be lost',
   },
   matching: {
     AT_RADIO: 'matched at the radio',
@@ -61,6 +49,11 @@ export const words = {
     AT_ANTENNA: 'matched at the antenna',
   },
   reading: READING_NAMES,
+  provenance: {
+    TYPICAL: 'typical of the type',
+    SHEET: 'from a data sheet',
+    MEASURED: 'measured',
+  },
   environment: {
     CITY: 'a city',
     RESIDENTIAL: 'houses',
@@ -104,74 +97,6 @@ export function brings(
 /** That a radio makes more than the operator has noted as theirs. */
 export function aboveLicence(radioW: number, licenceW: number): string {
   return `${powerText(radioW)} is more than the ${powerText(licenceW)} you noted as the most you may use; your licence decides.`;
-}
-
-/** A number that was asked, in the unit of its kind. */
-export function askedText(kind: NonNullable<Reason['values']['kind']>, value: number): string {
-  switch (kind) {
-    case 'LEAST_POWER':
-      return powerText(value);
-    case 'LEAST_PERCENT':
-      return `${plain(value, 2)} %`;
-    case 'MOST_LOSS':
-      return `${plain(value, 2)} dB`;
-  }
-}
-
-/** One reason, with its number. */
-export function reasonText(reason: Reason, band: string): string {
-  const { kind, asked, reached } = reason.values;
-  switch (reason.code) {
-    case 'TOO_LOSSY':
-      return `loses ${fixed(reached, 0)} dB on ${band}, too much to be assessed`;
-    case 'EXTRAPOLATED':
-      return `beyond a data sheet on ${band}: an extrapolation`;
-  }
-  if (kind === null || asked === null) return reason.text;
-  switch (reason.code) {
-    case 'MISSED':
-      if (kind !== 'MOST_LOSS' && reached < HARDLY_ANYTHING * asked) {
-        return `${figureAs(kind, reached)} where ${askedText(kind, asked)} is asked, on ${band}`;
-      }
-      return kind === 'MOST_LOSS'
-        ? `${difference(reached - asked)} dB over ${askedText(kind, asked)} on ${band}`
-        : `${shortBy(kind, asked - reached)} short of ${askedText(kind, asked)} on ${band}`;
-    case 'MISSED_AT_WORST_ANGLE':
-      return `${figureAs(kind, reached)} on ${band} if the antenna's SWR falls badly; you asked for ${askedText(kind, asked)}`;
-    case 'LITTLE_TO_SPARE':
-      return `only just: ${figureAs(kind, reached)} on ${band}`;
-    default:
-      return reason.text;
-  }
-}
-
-/** The same as the second half of a sentence that has told what was asked. */
-export function reasonClause(reason: Reason, band: string): string {
-  const text = reasonText(reason, band);
-  return reason.code === 'MISSED'
-    ? `it ${text.includes(' short of ') || text.includes(' over ') ? 'is' : 'brings'} ${text}`
-    : text;
-}
-
-function shortBy(kind: 'LEAST_POWER' | 'LEAST_PERCENT', value: number): string {
-  return kind === 'LEAST_POWER' ? powerDifference(value) : `${difference(value)} %`;
-}
-
-function figureAs(kind: NonNullable<Reason['values']['kind']>, value: number): string {
-  return kind === 'LEAST_POWER'
-    ? powerText(value)
-    : kind === 'LEAST_PERCENT'
-      ? `${significant(value)} %`
-      : `${fixed(value, 2)} dB`;
-}
-
-/** A shortfall needs fewer digits than a figure: 17 W, 4 W, 0.6 W. */
-function difference(value: number): string {
-  return value >= 1.95 ? fixed(value, 0) : value >= 0.0995 ? fixed(value, 1) : significant(value);
-}
-
-function powerDifference(watts: number): string {
-  return watts < 0.05 ? `${difference(watts * 1000)} mW` : `${difference(watts)} W`;
 }
 
 /** Below this a margin fails, and below the second it is met with little to spare. */
@@ -250,14 +175,15 @@ export function rowSummary(
   bands: string[],
 ): string {
   const [first] = row.reasons;
-  if (first) return reasonText(first, bands[first.band] ?? '');
-  if (row.leastSpareDb === null) return 'nothing asked';
+  if (first) return reasonText(first, bands[first.band ?? -1] ?? '');
+
   if (isFirstPass) {
     if (preference === 'LEAST_COST' && row.cost) return 'passes; least cost that does';
+    if (preference === 'LEAST_LOSS') return 'passes; least loss that does';
     if (preference === 'BEST_VALUE' && row.cost) return 'passes; best value';
     if (preference === 'LIGHTEST' && row.mass) return 'passes; the lightest that does';
   }
-  return `passes, ${fixed(row.leastSpareDb, 1)} dB to spare`;
+  return row.leastSpareDb === null ? 'passes' : `passes, ${fixed(row.leastSpareDb, 1)} dB to spare`;
 }
 
 /** Where the power of one band goes, each place apart. */
@@ -304,15 +230,8 @@ export function angleRange(a: BandAssessment): string {
 }
 
 /** What was asked, and what comes. */
-export function askedSentence(
-  kind: NonNullable<Reason['values']['kind']>,
-  value: number,
-  comes: string,
-): string {
-  const asked = askedText(kind, value);
-  return kind === 'MOST_LOSS'
-    ? `You asked for no more than ${asked} lost on every band; ${comes}.`
-    : `You asked for at least ${asked} on every band; ${comes}.`;
+export function askedSentence(asked: string, where: string, comes: string): string {
+  return `You asked: ${asked}${where}; ${comes}.`;
 }
 
 /** Less than this between two plans is the same, dB. */
@@ -380,7 +299,7 @@ export function besideTheOthers(
 ): string {
   const passing = rows.filter((r) => r.verdict !== 'FAIL' && r.suitability === 'SUITED');
   const first = passing[0];
-  if (!first) return 'No cable passes: shorten the run, ask for less, or put up more antenna gain.';
+  if (!first) return 'No cable passes.';
   if (row.verdict === 'FAIL') {
     return `${first.name} would ${first.verdict === 'PASS' ? 'pass' : 'only just pass'}, ${words.firstBy[preference]}.`;
   }

@@ -1100,6 +1100,7 @@ export interface components {
         ReasonValuesResponse: {
             /** Format: double */
             asked: number | null;
+            currency: string | null;
             /** @enum {string|null} */
             kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | "MOST_S_UNITS" | "WITHIN_GAIN" | "MOST_RECEIVE_PENALTY" | "LEAST_POWER_MARGIN" | "LEAST_VOLTAGE_MARGIN" | "BUDGET" | "MOST_MASS" | "MOST_MASS_ON_MAST" | "DUCT_BORE" | "BEND_ONCE" | "BEND_REPEATED" | "COLDEST_UNROLLING" | "SUN" | "WATER" | "BURIAL" | "REPEATED_FLEXING" | "IMPEDANCE" | "CONNECTORS" | null;
             /** Format: double */

@@ -4,7 +4,8 @@ import { lengthText, shownReading, unitOf } from '../../units';
 import { LedgerRow } from './LedgerRow';
 import type { RowContext } from './LedgerRow';
 import type { Band } from './model';
-import { bandName, bandsOf, candidateLengthM, powerOn } from './model';
+import { bandName, bandsOf, candidateLengthM, powerOn, timesOf } from './model';
+import { sifted } from './sifting';
 
 interface Props extends RowContext {
   stale: boolean;
@@ -24,7 +25,12 @@ export function Ledger(props: Props) {
   const { lengths } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const bands = bandsOf(plan);
-  const rows = ledger?.rows ?? [];
+  const rows = sifted(ledger?.rows ?? [], props.sifting, catalogue, [
+    ledger?.presentRowId,
+    props.chosen,
+    props.selected,
+  ]);
+  const hidden = (ledger?.rows.length ?? 0) - rows.length;
   const suited = rows.filter((r) => r.suitability === 'SUITED');
   const others = rows.filter((r) => r.suitability !== 'SUITED');
   const wide = width >= WIDE;
@@ -63,7 +69,8 @@ export function Ledger(props: Props) {
               <span className="sr-only">verdict</span>
             </th>
             <th scope="col" className="text-left">
-              cable for the {lengthText(candidateLengthM(plan), lengths)}
+              cable for {timesOf(plan) > 1 ? `${timesOf(plan)} × ` : 'the '}
+              {lengthText(candidateLengthM(plan), lengths)}
             </th>
             {bands.map((band, i) => (
               <BandHead key={band.id ?? i} {...props} band={band} index={i} roomy={roomy} />
@@ -124,6 +131,18 @@ export function Ledger(props: Props) {
           </tbody>
         )}
       </table>
+      {hidden > 0 && (
+        <p role="status" className="px-4 py-2 text-[12px] text-soft">
+          {hidden} {hidden === 1 ? 'cable is' : 'cables are'} not shown.{' '}
+          <button
+            type="button"
+            className="quiet"
+            onClick={() => props.onSift({ find: '', hideFailing: false })}
+          >
+            Show all
+          </button>
+        </p>
+      )}
       {!ledger && !props.stale && (
         <p role="status" className="px-4 py-3 text-soft">
           Comparing {catalogue.length} cables …

@@ -1,77 +1,83 @@
-import { Choice, QuantityField } from '../../ui';
-import { plain } from '../../units';
-import { askedText, words } from '../../words';
+import { useMemo, useRef } from 'react';
+import type { Row } from '../../api';
+import { useShortcuts } from '../../app/useShortcuts';
+import { Choice } from '../../ui';
+import { words } from '../../words';
 import type { Command } from './commands';
-import type { Plan, Preference, Requirement } from './model';
-import { preferenceOf, requirementOf } from './model';
+import type { Plan, Preference } from './model';
+import { preferenceOf } from './model';
 
-type Kind = Requirement['kind'];
+const PREFERENCES = (
+  ['LEAST_COST', 'LEAST_LOSS', 'BEST_VALUE', 'LIGHTEST', 'MOST_MARGIN'] as const
+).map((value) => ({ value, text: words.preference[value] }));
 
-const KINDS = (['LEAST_POWER', 'LEAST_PERCENT', 'MOST_LOSS'] as const).map((value) => ({
-  value,
-  text: words.requirementKind[value],
-}));
+/** Which rows are shown, and against which their figures are read; kept in the address. */
+export interface Sifting {
+  find: string;
+  hideFailing: boolean;
+  /** The row that all figures are read against. */
+  base: string | null;
+  pinned: readonly string[];
+}
 
-const PREFERENCES = (['LEAST_COST', 'MOST_MARGIN', 'BEST_VALUE', 'LIGHTEST'] as const).map(
-  (value) => ({
-    value,
-    text: words.preference[value],
-  }),
-);
-
-const FIELDS = {
-  LEAST_POWER: { kind: 'power', unit: 'w', label: 'W', name: 'powerW', usual: 10 },
-  LEAST_PERCENT: { kind: 'percent', unit: '%', label: '%', name: 'percent', usual: 50 },
-  MOST_LOSS: { kind: 'loss', unit: 'db', label: 'dB', name: 'lossDb', usual: 3 },
-} as const;
-
-/** What is asked, as a sentence with its number in it, and the school that orders the rows. */
+/** The views, the sifting of the rows, and the school that orders them. */
 export function LedgerBar({
   plan,
-  isReceiver,
   view,
+  sifting,
+  rows,
+  onSift,
   onView,
   onAddOwn,
+  onMix,
   onCommand,
-  onTrouble,
 }: {
   plan: Plan;
   view: View;
+  sifting: Sifting;
+  rows: readonly Row[];
+  onSift: (change: Partial<Sifting>) => void;
   onView: (view: View) => void;
-  isReceiver: boolean;
   onAddOwn: () => void;
+  onMix: () => void;
   onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
 }) {
-  const asked = requirementOf(plan);
-  const kinds = isReceiver ? KINDS.filter((k) => k.value !== 'LEAST_POWER') : KINDS;
-
-  function askFor(kind: Kind) {
-    const field = FIELDS[kind];
-    onCommand({ do: 'ask', requirement: { kind, [field.name]: field.usual } });
-  }
-
+  const field = useRef<HTMLInputElement>(null);
+  useShortcuts(useMemo(() => ({ '/': () => field.current?.focus() }), []));
+  const base = rows.find((r) => r.id === sifting.base);
   return (
-    <div className="flex shrink-0 flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-hairline px-4 py-1">
+    <div className="flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1">
       <Views view={view} onView={onView} />
-      {view !== 'ledger' && view !== 'reach' ? null : asked ? (
-        <AskedSentence
-          asked={asked}
-          kinds={kinds}
-          onKind={askFor}
-          onCommand={onCommand}
-          onTrouble={onTrouble}
+      <span
+        className={`ml-auto flex flex-wrap items-baseline gap-x-4 ${view === 'ledger' ? '' : 'hidden'}`}
+      >
+        {base && (
+          <button type="button" className="quiet" onClick={() => onSift({ base: null })}>
+            against {base.name} ×
+          </button>
+        )}
+        <input
+          ref={field}
+          type="search"
+          aria-label="filter cables"
+          placeholder="filter"
+          className="boxed min-h-6 w-24"
+          value={sifting.find}
+          onChange={(e) => onSift({ find: e.target.value })}
+          onKeyDown={(e) => e.key === 'Escape' && onSift({ find: '' })}
         />
-      ) : (
-        <button
-          type="button"
-          className="quiet"
-          onClick={() => askFor(isReceiver ? 'LEAST_PERCENT' : 'LEAST_POWER')}
-        >
-          ask for something
+        <label className="flex items-baseline gap-1">
+          <input
+            type="checkbox"
+            className="self-center"
+            checked={sifting.hideFailing}
+            onChange={(e) => onSift({ hideFailing: e.target.checked })}
+          />
+          hide what fails
+        </label>
+        <button type="button" className="quiet" onClick={onMix}>
+          try a mix
         </button>
-      )}
-      <span className={`ml-auto flex items-baseline gap-4 ${view === 'ledger' ? '' : 'hidden'}`}>
         <button type="button" className="quiet" onClick={onAddOwn}>
           add a figure of my own
         </button>
@@ -87,11 +93,12 @@ export function LedgerBar({
 }
 
 /** What may stand in the place of the ledger. */
-export type View = 'ledger' | 'reach' | 'line' | 'sweep';
+export type View = 'ledger' | 'reach' | 'value' | 'line' | 'sweep';
 
 const VIEWS: readonly { view: View; text: string }[] = [
   { view: 'ledger', text: 'Ledger' },
   { view: 'reach', text: 'Reach' },
+  { view: 'value', text: 'Value' },
   { view: 'line', text: 'Line' },
   { view: 'sweep', text: 'Sweep' },
 ];
@@ -116,50 +123,5 @@ function Views({ view, onView }: { view: View; onView: (view: View) => void }) {
         </button>
       ))}
     </div>
-  );
-}
-
-function AskedSentence({
-  asked,
-  kinds,
-  onKind,
-  onCommand,
-  onTrouble,
-}: {
-  asked: Requirement;
-  kinds: readonly { value: Kind; text: string }[];
-  onKind: (kind: Kind) => void;
-  onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
-}) {
-  const field = FIELDS[asked.kind];
-  return (
-    <span className="inline-flex flex-wrap items-baseline gap-x-1.5">
-      <Choice label="what is asked for" value={asked.kind} options={kinds} onChange={onKind} />
-      <span className="text-soft">: {words.requirement[asked.kind]}</span>
-      <QuantityField
-        label="asked for"
-        keptAs={asked.kind}
-        kind={field.kind}
-        unit={field.unit}
-        unitLabel={field.label}
-        value={asked[field.name]}
-        show={(v) => plain(v)}
-        say={(v) => askedText(asked.kind, v)}
-        className="font-semibold"
-        onCommit={(value) =>
-          onCommand({ do: 'ask', requirement: { kind: asked.kind, [field.name]: value } })
-        }
-        onTrouble={(message) => onTrouble('asked', message)}
-      />
-      <span className="text-soft">{words.requirementTail[asked.kind]}</span>
-      <button
-        type="button"
-        className="quiet text-[11px]"
-        onClick={() => onCommand({ do: 'ask', requirement: null })}
-      >
-        ask nothing
-      </button>
-    </span>
   );
 }

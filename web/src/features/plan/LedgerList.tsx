@@ -4,11 +4,14 @@ import { figureOf, lengthText, moneyFigure, shownReading, unitOf } from '../../u
 import { rowSummary } from '../../words';
 import type { RowContext } from './LedgerRow';
 import { bandName, bandsOf, candidateLengthM, powerOn, preferenceOf } from './model';
+import { sifted } from './sifting';
 
 /** The ledger for a phone: a list, one cable a line, on the band in focus. */
 export function LedgerList({
   plan,
   ledger,
+  catalogue,
+  sifting,
   focus,
   selected,
   chosen,
@@ -17,7 +20,11 @@ export function LedgerList({
 }: RowContext & { stale: boolean }) {
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
-  const rows = ledger?.rows ?? [];
+  const rows = sifted(ledger?.rows ?? [], sifting, catalogue, [
+    ledger?.presentRowId,
+    chosen,
+    selected,
+  ]);
   const firstPass = rows.find((r) => r.verdict === 'PASS' && r.suitability === 'SUITED')?.id;
   const shown = shownReading(reading, powerOn(plan, bands[focus]) !== null);
 

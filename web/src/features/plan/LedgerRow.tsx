@@ -2,9 +2,18 @@ import { useState } from 'react';
 import type { CableType, Cell, Ledger, Row } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { AlignedFigure, VerdictMark, verdictColour } from '../../ui';
-import { figureOf, fixed, fractionLeft, moneyFigure, shownReading } from '../../units';
+import {
+  againstFigure,
+  figureOf,
+  fixed,
+  fractionLeft,
+  moneyFigure,
+  shownReading,
+  signed,
+} from '../../units';
 import type { Reading } from '../../units';
 import { reasonText, rowSummary, words } from '../../words';
+import type { Sifting } from './LedgerBar';
 import type { Band, Plan } from './model';
 import { bandName, bandsOf, ownCablesOf, powerOn, preferenceOf } from './model';
 
@@ -19,6 +28,8 @@ export interface RowContext {
   onSelect: (rowId: string) => void;
   onPoint: (rowId: string | null) => void;
   onEditOwn: (id: string) => void;
+  sifting: Sifting;
+  onSift: (change: Partial<Sifting>) => void;
 }
 
 interface Props extends RowContext {
@@ -46,12 +57,16 @@ export function LedgerRow({
   onSelect,
   onPoint,
   onEditOwn,
+  sifting,
+  onSift,
 }: Props) {
   const { reading } = usePreferences();
   const [open, setOpen] = useState(false);
   const bands = bandsOf(plan);
   const isSelected = row.id === selected;
-  const pinned = row.id === ledger?.presentRowId || row.id === chosen;
+  const isPinned = sifting.pinned.includes(row.id);
+  const pinned = row.id === ledger?.presentRowId || row.id === chosen || isPinned;
+  const base = ledger?.rows.find((r) => r.id === sifting.base && r.id !== row.id);
   const type = catalogue.find((t) => t.key === row.id);
   const cellClass = `border-b border-hairline py-[3px] align-middle ${isSelected ? 'bg-raised' : pinned ? 'bg-paper' : ''} ${
     pinned ? 'sticky top-[25px] bottom-0 z-[5] shadow-[0_-1px_0_var(--hairline)]' : ''
@@ -84,7 +99,7 @@ export function LedgerRow({
           >
             <span className="block truncate">{row.name}</span>
             <span className="block text-[10px] leading-[11px] font-normal text-soft empty:hidden">
-              {standing(row, ledger, chosen)}
+              {standing(row, ledger, chosen, sifting)}
             </span>
           </button>
         </th>
@@ -95,6 +110,7 @@ export function LedgerRow({
           >
             <CellFigure
               cell={cell}
+              base={base?.cells[i]}
               reading={shownReading(reading, powerOn(plan, bands[i]) !== null)}
               wide={i === focus}
               sends={powerOn(plan, bands[i]) !== null}
@@ -102,7 +118,15 @@ export function LedgerRow({
           </td>
         ))}
         <td className={`${cellClass} pr-3 text-right`}>
-          {row.cost ? <span className="figures">{moneyFigure(Number(row.cost.amount))}</span> : '–'}
+          {row.cost ? (
+            <span className="figures">
+              {base?.cost
+                ? signed(row.cost.amount - base.cost.amount, moneyFigure)
+                : moneyFigure(row.cost.amount)}
+            </span>
+          ) : (
+            <span className="text-[11px] text-soft">not known</span>
+          )}
         </td>
         {wide && (
           <td className={`${cellClass} pr-3 text-right`}>
@@ -153,6 +177,16 @@ export function LedgerRow({
           >
             <RowMore
               row={row}
+              isPinned={isPinned}
+              isBase={row.id === sifting.base}
+              onPin={() =>
+                onSift({
+                  pinned: isPinned
+                    ? sifting.pinned.filter((id) => id !== row.id)
+                    : [...sifting.pinned, row.id],
+                })
+              }
+              onBase={() => onSift({ base: row.id === sifting.base ? null : row.id })}
               type={type}
               bands={bands}
               onEdit={
@@ -180,19 +214,32 @@ function walk(e: React.KeyboardEvent<HTMLButtonElement>, onSelect: (rowId: strin
   onSelect(next.getAttribute('data-row') ?? '');
 }
 
-function standing(row: Row, ledger: Ledger | undefined, chosen: string | undefined): string {
-  return [row.id === chosen ? 'chosen' : '', row.id === ledger?.presentRowId ? 'in the run' : '']
+function standing(
+  row: Row,
+  ledger: Ledger | undefined,
+  chosen: string | undefined,
+  sifting: Sifting,
+): string {
+  return [
+    row.id === chosen ? 'chosen' : '',
+    row.id === ledger?.presentRowId ? 'in the run' : '',
+    sifting.pinned.includes(row.id) ? 'pinned' : '',
+    row.id === sifting.base ? 'the others against it' : '',
+  ]
     .filter(Boolean)
     .join(', ');
 }
 
 function CellFigure({
   cell,
+  base,
   reading,
   wide,
   sends,
 }: {
   cell: Cell;
+  /** What it is read against; undefined for the figure as such. */
+  base: Cell | undefined;
   reading: Reading;
   wide: boolean;
   /** Whether it is radio power, which alone is copper. */
@@ -200,6 +247,10 @@ function CellFigure({
 }) {
   if (cell.totalLossDb === null) return <span className="text-soft">–</span>;
   const level = { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW };
+  const figure =
+    base && base.totalLossDb !== null
+      ? againstFigure(level, { lossDb: base.totalLossDb, watts: base.powerAtAntennaW }, reading)
+      : figureOf(level, reading);
   return (
     <>
       <span
@@ -207,7 +258,7 @@ function CellFigure({
           cell.verdict === 'FAIL' ? 'text-faint' : ''
         }`}
       >
-        <AlignedFigure text={figureOf(level, reading)} />
+        <AlignedFigure text={figure} />
       </span>
       <span aria-hidden="true" className="mt-px block h-[3px]">
         <span
@@ -223,9 +274,17 @@ function RowMore({
   row,
   type,
   bands,
+  isPinned,
+  isBase,
+  onPin,
+  onBase,
   onEdit,
 }: {
   row: Row;
+  isPinned: boolean;
+  isBase: boolean;
+  onPin: () => void;
+  onBase: () => void;
   type: CableType | undefined;
   bands: Band[];
   onEdit: (() => void) | null;
@@ -239,11 +298,19 @@ function RowMore({
           <ul>
             {row.reasons.map((reason, i) => (
               <li key={i} className={verdictColour(reason.verdict)}>
-                {reasonText(reason, bandName(bands[reason.band]))}
+                {reasonText(reason, reason.band === null ? '' : bandName(bands[reason.band]))}
               </li>
             ))}
           </ul>
         )}
+        <span className="flex flex-wrap gap-x-4">
+          <button type="button" className="quiet" aria-pressed={isPinned} onClick={onPin}>
+            {isPinned ? 'let it go' : 'keep it in sight'}
+          </button>
+          <button type="button" className="quiet" aria-pressed={isBase} onClick={onBase}>
+            {isBase ? 'read figures as they are' : 'read the others against it'}
+          </button>
+        </span>
         {onEdit && (
           <button type="button" className="quiet" onClick={onEdit}>
             change or remove this figure of my own

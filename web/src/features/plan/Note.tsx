@@ -3,13 +3,14 @@ import { useEffect, useRef, useState } from 'react';
 import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { levelText, shownReading, tied } from '../../units';
+import { fractionLeft, levelText, shownReading, tied } from '../../units';
 import {
   aboveLicence,
   angleRange,
   askedSentence,
   besideTheOthers,
   capital,
+  certaintySentence,
   dateText,
   findingText,
   isTight,
@@ -20,13 +21,27 @@ import {
   words,
 } from '../../words';
 import type { Command } from './commands';
+import { isOfBands, phraseOf } from './asked';
+import { driftOf } from './drift';
 import { headline } from './headline';
 import { elementName } from './run/elements';
 import { Surroundings } from './Surroundings';
 import type { Profile } from './run/useProfile';
 import { tightestPlace } from './views/tightest';
 import type { Plan } from './model';
-import { bandName, bandsOf, powerOn, preferenceOf, requirementOf, runOf } from './model';
+import {
+  bandName,
+  bandsOf,
+  isAnythingAsked,
+  powerOn,
+  preferenceOf,
+  requirementsOf,
+  runOf,
+} from './model';
+import { Relaxations, WhatChanges } from './WhatChanges';
+
+/** A spread narrower than this in dB is not worth a sentence. */
+const NOTEWORTHY_SPREAD_DB = 0.05;
 
 interface Props {
   /** On a phone the answer stands at the top and the rest of the note at the end. */
@@ -36,6 +51,7 @@ interface Props {
   ledger: Ledger | undefined;
   row: Row | undefined;
   assessment: BandAssessment | undefined;
+  atTolerance: { leastDb: number; mostDb: number } | undefined;
   profile: Profile | undefined;
   catalogue: CableType[];
   connectors: Connector[];
@@ -96,14 +112,47 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
         <p className="text-marginal">{tied(aboveLicence(radioW, settings.licencePowerW))}</p>
       )}
       {assessment && <Surroundings {...props} assessment={assessment} />}
-      {requirementOf(plan) && <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>}
+      <Certainty {...props} />
+      <Relaxations {...props} />
+      {isAnythingAsked(plan) && ledger.relaxations.length === 0 && (
+        <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>
+      )}
       <Choosing {...props} row={row} />
       <Decisions {...props} />
+      <WhatChanges {...props} row={row} />
       <p className="border-t border-hairline pt-3 text-[12px] text-soft">
         {radioW === null ? words.receiveCaution : words.caution}
         {row.cost?.sample && ` ${words.samplePrices}`}
       </p>
     </>
+  );
+}
+
+/** How far the figure may be off, given where the figures of its cables come from. */
+function Certainty({ plan, focus, row, atTolerance, catalogue }: Props) {
+  const { reading, settings } = usePreferences();
+  const band = bandsOf(plan)[focus];
+  const radioW = powerOn(plan, band);
+  if (!atTolerance || atTolerance.mostDb - atTolerance.leastDb < NOTEWORTHY_SPREAD_DB) return null;
+  const shown = shownReading(reading, radioW !== null);
+  const told = (lossDb: number) =>
+    levelText({ lossDb, watts: radioW === null ? null : radioW * fractionLeft(lossDb) }, shown);
+  const provenance = catalogue.find((t) => t.key === row?.id)?.provenance ?? 'SHEET';
+  const percent = {
+    TYPICAL: settings.tolerances.typicalPercent,
+    SHEET: settings.tolerances.sheetPercent,
+    MEASURED: settings.tolerances.measuredPercent,
+  }[provenance];
+  return (
+    <p className="text-soft">
+      {certaintySentence(
+        told(atTolerance.mostDb),
+        told(atTolerance.leastDb),
+        bandName(band),
+        words.provenance[provenance],
+        percent,
+      )}
+    </p>
   );
 }
 
@@ -140,15 +189,21 @@ function Findings({ plan, focus, row, assessment, profile, catalogue, connectors
 /** What was asked, and what stands against it on the band that has least to spare. */
 function AskedAndComes({ plan, row }: Props & { row: Row }) {
   const { reading } = usePreferences();
-  const asked = requirementOf(plan);
-  if (!asked) return <p className="text-soft">Nothing is asked yet, so every cable will do.</p>;
-  const value = asked.powerW ?? asked.percent ?? asked.lossDb ?? 0;
+  const on = requirementsOf(plan).filter((r) => !r.off);
+  if (on.length === 0) {
+    return <p className="text-soft">Nothing is asked yet, so every cable will do.</p>;
+  }
   const bands = bandsOf(plan);
   const first = row.reasons[0];
-  const comes = first
-    ? reasonClause(first, bandName(bands[first.band]))
-    : `it brings ${tightest(plan, row, reading)}`;
-  return <p>{tied(askedSentence(asked.kind, value, comes))}</p>;
+  const concerned = first?.requirement == null ? on[0] : requirementsOf(plan)[first.requirement];
+  if (!first || !concerned) {
+    const all = on.length === 1 ? 'what you asked' : `all ${on.length} things you asked`;
+    return <p>{tied(`It meets ${all}: ${tightest(plan, row, reading)}.`)}</p>;
+  }
+  const of = bands.find((b) => b.id !== undefined && b.id === concerned.bandId);
+  const where = of ? ` on ${bandName(of)}` : isOfBands(concerned.kind) ? ' on every band' : '';
+  const comes = reasonClause(first, first.band === null ? '' : bandName(bands[first.band]));
+  return <p>{tied(askedSentence(phraseOf(concerned), where, comes))}</p>;
 }
 
 function tightest(plan: Plan, row: Row, reading: Parameters<typeof levelText>[1]): string {
@@ -249,8 +304,9 @@ function Choosing({ planId, row, stale, decisions, onSave, onChosen }: Props & {
   );
 }
 
-function Decisions({ planId, decisions }: Props) {
+function Decisions({ planId, plan, ledger, decisions, stale }: Props) {
   const queries = useQueryClient();
+  const { reading } = usePreferences();
   const withdraw = useMutation({
     mutationFn: (decision: string) =>
       answered(
@@ -272,6 +328,16 @@ function Decisions({ planId, decisions }: Props) {
           <li key={d.id} className={d.withdrawnAt ? 'text-soft line-through' : ''}>
             <span className="font-semibold">{d.cableName}</span>, {dateText(d.decidedAt)}
             {d.reason && <span className="block break-words">“{d.reason}”</span>}
+            {!d.withdrawnAt && !stale && ledger && (
+              <span className="block text-marginal empty:hidden">
+                {driftOf(
+                  d.figures,
+                  ledger.rows.find((r) => r.id === d.rowId),
+                  plan,
+                  reading,
+                )}
+              </span>
+            )}
             {!d.withdrawnAt && (
               <button
                 type="button"

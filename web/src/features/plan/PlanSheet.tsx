@@ -11,9 +11,14 @@ import { lengthText, nextReading, shownReading } from '../../units';
 import { BandTabs } from './bands/BandTabs';
 import { headline } from './headline';
 import { Ledger } from './Ledger';
+import { Asked } from './Asked';
 import { LedgerBar, viewOf } from './LedgerBar';
+import type { Sifting } from './LedgerBar';
+import { MixPanel } from './MixPanel';
+import { siftedInto, siftingOf } from './sifting';
 import { LedgerList } from './LedgerList';
-import { bandsOf, candidateLengthM, ownCablesOf, powerOn } from './model';
+import { laid } from './mix';
+import { bandsOf, candidateLengthM, ownCablesOf, powerOn, runOf } from './model';
 import { Note } from './Note';
 import { OwnFigure } from './OwnFigure';
 import { Ribbon } from './run/Ribbon';
@@ -26,6 +31,7 @@ import { usePlanEditing } from './usePlanEditing';
 import { LineView } from './views/LineView';
 import { ReachView } from './views/ReachView';
 import { SweepView } from './views/SweepView';
+import { ValueView } from './views/ValueView';
 
 /** The heart: sketch the run, see the watts fall along it, read which cable to take and why. */
 export function PlanSheet({
@@ -75,6 +81,8 @@ export function PlanSheet({
   const view = viewOf(params.get('view'));
   const openOwn = useCallback((id: string) => put({ own: id }), [put]);
   const select = useCallback((id: string) => put({ row: id }), [put]);
+  const sifting = useMemo(() => siftingOf(params), [params]);
+  const sift = useCallback((change: Partial<Sifting>) => put(siftedInto(change)), [put]);
   const trouble = useCallback((field: string, message: string | null) => {
     setTroubles((before) => {
       if (message === (before[field] ?? null)) return before;
@@ -125,6 +133,8 @@ export function PlanSheet({
     onSelect: select,
     onPoint: setPointed,
     onEditOwn: openOwn,
+    sifting,
+    onSift: sift,
   };
   const noting = {
     plan,
@@ -132,6 +142,7 @@ export function PlanSheet({
     ledger: rows.ledger,
     row: rows.selected,
     assessment: rows.drawn,
+    atTolerance: rows.atTolerance,
     profile,
     catalogue,
     connectors,
@@ -142,8 +153,7 @@ export function PlanSheet({
     onTrouble: trouble,
     onSave: editing.saveNow,
     onChosen: (row: Row) => {
-      const own = ownCablesOf(plan).find((c) => c.id === row.id);
-      editing.command({ do: 'putInRun', cable: own ?? { cableKey: row.id } });
+      editing.command({ do: 'layRun', run: laid(runOf(plan), row, ownCablesOf(plan)) });
       select(row.id);
     },
   };
@@ -180,15 +190,35 @@ export function PlanSheet({
               onCommand={editing.command}
               onTrouble={trouble}
             />
-            <LedgerBar
+            <Asked
               plan={plan}
               isReceiver={!hasWatts}
-              view={view}
-              onView={(v) => put({ view: v === 'ledger' ? undefined : v })}
-              onAddOwn={() => openOwn('new')}
               onCommand={editing.command}
               onTrouble={trouble}
             />
+            <LedgerBar
+              plan={plan}
+              view={view}
+              sifting={sifting}
+              rows={rows.ledger?.rows ?? []}
+              onSift={sift}
+              onView={(v) => put({ view: v === 'ledger' ? undefined : v })}
+              onAddOwn={() => openOwn('new')}
+              onMix={() => put({ mix: 'open' })}
+              onCommand={editing.command}
+            />
+            {params.get('mix') !== null && (
+              <MixPanel
+                plan={plan}
+                catalogue={catalogue}
+                connectors={connectors}
+                onCommand={(command) => {
+                  editing.command(command);
+                  put({ row: undefined });
+                }}
+                onClose={() => put({ mix: undefined })}
+              />
+            )}
             {ownOpen !== null && (
               <OwnFigure
                 key={ownOpen}
@@ -224,6 +254,15 @@ export function PlanSheet({
                 focus={focus}
                 catalogue={catalogue}
                 onCommand={editing.command}
+              />
+            )}
+            {view === 'value' && (
+              <ValueView
+                plan={plan}
+                focus={focus}
+                catalogue={catalogue}
+                selected={rows.selected?.id}
+                onSelect={select}
               />
             )}
             {view === 'line' && <LineView {...drawing} />}

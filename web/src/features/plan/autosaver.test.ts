@@ -3,7 +3,7 @@ import type { StoredPlan } from '../../api';
 import { Away, Refused } from '../../api';
 import { Autosaver } from './autosaver';
 import type { Plan } from './model';
-import { newPlan } from './model';
+import { newPlan } from './presets';
 
 const start = newPlan();
 

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { apply } from './commands';
 import type { Command } from './commands';
 import { historyOf, historyReducer } from './history';
-import { newPlan, runOf } from './model';
+import { runOf } from './model';
+import { newPlan } from './presets';
 import type { Element } from './model';
 
 const arrestor: Element = { id: 'a', kind: 'DEVICE', name: 'arrestor', lossDb: 0.1 };

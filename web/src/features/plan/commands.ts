@@ -7,10 +7,11 @@ import type {
   OwnCable,
   Plan,
   Preference,
+  Purchase,
   Radio,
   Requirement,
 } from './model';
-import { bandsOf, newId, ownCablesOf, powerOn, radioOf, runOf } from './model';
+import { bandsOf, newId, ownCablesOf, powerOn, radioOf, requirementsOf, runOf } from './model';
 
 /** Everything that can be done to a plan on its sheet. One command is one step of undo. */
 export type Command =
@@ -29,7 +30,6 @@ export type Command =
   | { do: 'chargeJoints'; flatLossDb: number | null }
   | { do: 'offerLine'; element: number; offered: boolean }
   | { do: 'splitLine'; element: number; atM: number }
-  | { do: 'putInRun'; cable: { cableKey: string } | OwnCable }
   | { do: 'addBand'; band: Band }
   | { do: 'removeBand'; band: number }
   | { do: 'renameBand'; band: number; name: string }
@@ -38,7 +38,12 @@ export type Command =
   | { do: 'changeBand'; band: number; change: Partial<Band> }
   | { do: 'setLoads'; loads: (Band['load'] | null)[] }
   | { do: 'changeRadio'; change: Partial<Radio> }
-  | { do: 'ask'; requirement: Requirement | null }
+  | { do: 'askMore'; requirement: Requirement }
+  | { do: 'changeAsked'; asked: number; to: Requirement }
+  | { do: 'dropAsked'; asked: number }
+  | { do: 'easeAsked'; to: ReadonlyMap<number, Requirement> }
+  | { do: 'buy'; purchase: Purchase }
+  | { do: 'layRun'; run: Element[] }
   | { do: 'prefer'; preference: Preference }
   | { do: 'putOwnCable'; cable: OwnCable }
   | { do: 'removeOwnCable'; id: string };
@@ -83,12 +88,10 @@ export function apply(plan: Plan, command: Command): Plan {
       );
     case 'splitLine':
       return splitLine(plan, command.element, command.atM);
-    case 'putInRun':
-      return putInRun(plan, command.cable);
     case 'addBand':
       return withAssessment(plan, { bands: [...bandsOf(plan), command.band] });
     case 'removeBand':
-      return withAssessment(plan, { bands: bandsOf(plan).filter((_, i) => i !== command.band) });
+      return removeBand(plan, command.band);
     case 'renameBand':
       return withBand(plan, command.band, { name: command.name });
     case 'setFrequency':
@@ -108,8 +111,24 @@ export function apply(plan: Plan, command: Command): Plan {
       return inWattsOnlyIfAny(
         withAssessment(plan, { radio: { ...radioOf(plan), ...command.change } }),
       );
-    case 'ask':
-      return withDocument(plan, { requirements: command.requirement ? [command.requirement] : [] });
+    case 'askMore':
+      return withDocument(plan, { requirements: [...requirementsOf(plan), command.requirement] });
+    case 'changeAsked':
+      return withDocument(plan, {
+        requirements: requirementsOf(plan).with(command.asked, command.to),
+      });
+    case 'easeAsked':
+      return withDocument(plan, {
+        requirements: requirementsOf(plan).map((r, i) => command.to.get(i) ?? r),
+      });
+    case 'dropAsked':
+      return withDocument(plan, {
+        requirements: requirementsOf(plan).toSpliced(command.asked, 1),
+      });
+    case 'buy':
+      return withDocument(plan, { purchase: command.purchase });
+    case 'layRun':
+      return withRun(plan, command.run);
     case 'prefer':
       return withDocument(plan, { preference: command.preference });
     case 'putOwnCable':
@@ -129,12 +148,14 @@ export function burstOf(command: Command): string | null {
   switch (command.do) {
     case 'rename':
     case 'moveToSite':
-    case 'ask':
       return command.do;
+    case 'changeAsked':
+      return `${command.do} ${command.asked}`;
     case 'setAmbient':
     case 'chargeJoints':
     case 'listen':
     case 'keepAway':
+    case 'buy':
       return command.do;
     case 'setLength':
       return `${command.do} ${command.element} ${command.stroke ?? ''}`;
@@ -204,31 +225,25 @@ function withBand(plan: Plan, index: number, change: Partial<Band>): Plan {
   });
 }
 
-/** A receiver has no watts to ask for: half of what is there stands in their place. */
+/** What was asked of a band goes with it. */
+function removeBand(plan: Plan, index: number): Plan {
+  const gone = bandsOf(plan)[index];
+  const left = withAssessment(plan, { bands: bandsOf(plan).toSpliced(index, 1) });
+  return withDocument(left, {
+    requirements: requirementsOf(plan).filter((r) => !r.bandId || r.bandId !== gone?.id),
+  });
+}
+
+/** A receiver has no watts to ask for: half of what is there stands in their place, and nothing is heated. */
 function inWattsOnlyIfAny(plan: Plan): Plan {
   const isReceiver = bandsOf(plan).some((b) => powerOn(plan, b) === null);
   return isReceiver
     ? withDocument(plan, {
-        requirements: (plan.document.requirements ?? []).map((r) =>
-          r.kind === 'LEAST_POWER' ? { kind: 'LEAST_PERCENT', percent: 50 } : r,
-        ),
+        requirements: requirementsOf(plan)
+          .filter((r) => r.kind !== 'LEAST_POWER_MARGIN' && r.kind !== 'LEAST_VOLTAGE_MARGIN')
+          .map((r) => (r.kind === 'LEAST_POWER' ? { kind: 'LEAST_PERCENT', percent: 50 } : r)),
       })
     : plan;
-}
-
-/** Lays a cable into every section that is up for choice. */
-function putInRun(plan: Plan, cable: { cableKey: string } | OwnCable): Plan {
-  const source =
-    'cableKey' in cable && cable.cableKey
-      ? { cableKey: cable.cableKey }
-      : { cable: (cable as OwnCable).cable, name: (cable as OwnCable).name };
-  return withAssessment(plan, {
-    run: runOf(plan).map((e) =>
-      e.kind === 'LINE' && e.candidate
-        ? { id: e.id, kind: 'LINE', lengthM: e.lengthM, candidate: true, ...source }
-        : e,
-    ),
-  });
 }
 
 function putOwnCable(plan: Plan, cable: OwnCable): Plan {

@@ -1,8 +1,11 @@
+import type { Row } from '../../api';
 import { describe, expect, it } from 'vitest';
 import type { Command } from './commands';
 import { historyOf, historyReducer } from './history';
 import type { History } from './history';
-import { bandsOf, candidateLengthM, newPlan, ownCablesOf, requirementOf, runOf } from './model';
+import { bandsOf, candidateLengthM, ownCablesOf, requirementsOf, runOf } from './model';
+import { laid } from './mix';
+import { newPlan } from './presets';
 
 function after(history: History, ...steps: [Command, number][]): History {
   return steps.reduce(
@@ -59,6 +62,13 @@ describe('undo and redo', () => {
   });
 });
 
+/** A row with one cable in its one section. */
+function rowOf(cableKey: string | null, candidateId: string | null): Row {
+  return {
+    assignment: [{ element: 1, elementId: 'main', lengthM: 20, source: { cableKey, candidateId } }],
+  } as unknown as Row;
+}
+
 describe('commands', () => {
   const own = {
     id: 'own-1',
@@ -67,25 +77,20 @@ describe('commands', () => {
   };
 
   it('lay a cable of the catalogue or of ones own into the run', () => {
-    const catalogue = after(historyOf(newPlan()), [
-      { do: 'putInRun', cable: { cableKey: 'foam-10' } },
-      0,
-    ]);
-    expect(runOf(catalogue.present)[1]).toEqual({
-      id: 'main',
-      kind: 'LINE',
-      cableKey: 'foam-10',
-      lengthM: 20,
-      candidate: true,
+    const start = newPlan();
+    const lay = (cableKey: string | null, candidateId: string | null): Command => ({
+      do: 'layRun',
+      run: laid(runOf(start), rowOf(cableKey, candidateId), [own]),
     });
-    const mine = after(catalogue, [{ do: 'putInRun', cable: own }, 1]);
-    expect(runOf(mine.present)[1]).toEqual({
-      id: 'main',
-      kind: 'LINE',
+    const section = { id: 'main', kind: 'LINE', lengthM: 20, candidate: true };
+    expect(runOf(after(historyOf(start), [lay('foam-10', null), 0]).present)[1]).toEqual({
+      ...section,
+      cableKey: 'foam-10',
+    });
+    expect(runOf(after(historyOf(start), [lay(null, 'own-1'), 0]).present)[1]).toEqual({
+      ...section,
       cable: own.cable,
       name: 'Attic',
-      lengthM: 20,
-      candidate: true,
     });
   });
 
@@ -110,13 +115,35 @@ describe('commands', () => {
     );
   });
 
-  it('ask for one thing at a time', () => {
-    const asked = after(historyOf(newPlan()), [
-      { do: 'ask', requirement: { kind: 'MOST_LOSS', lossDb: 3 } },
+  it('ask, change, ease and ask no more, and forget what was asked of a band with it', () => {
+    const start = newPlan();
+    const before = requirementsOf(start).length;
+    const asked = after(historyOf(start), [
+      {
+        do: 'askMore',
+        requirement: { kind: 'MOST_LOSS', lossDb: 3, bandId: bandsOf(start)[1]?.id },
+      },
       0,
     ]);
-    expect(requirementOf(asked.present)).toEqual({ kind: 'MOST_LOSS', lossDb: 3 });
-    const nothing = after(asked, [{ do: 'ask', requirement: null }, 9000]);
-    expect(requirementOf(nothing.present)).toBeUndefined();
+    expect(requirementsOf(asked.present)).toHaveLength(before + 1);
+    const changed = after(asked, [
+      { do: 'changeAsked', asked: before, to: { kind: 'MOST_LOSS', lossDb: 4 } },
+      9000,
+    ]);
+    expect(requirementsOf(changed.present)[before]).toEqual({ kind: 'MOST_LOSS', lossDb: 4 });
+    const eased = after(changed, [
+      { do: 'easeAsked', to: new Map([[0, { kind: 'LEAST_PERCENT', percent: 30 }]]) },
+      9000,
+    ]);
+    expect(requirementsOf(eased.present)[0]).toEqual({ kind: 'LEAST_PERCENT', percent: 30 });
+    expect(requirementsOf(historyReducer(eased, { type: 'undo' }).present)).toEqual(
+      requirementsOf(changed.present),
+    );
+    expect(
+      requirementsOf(after(asked, [{ do: 'removeBand', band: 1 }, 9000]).present),
+    ).toHaveLength(before);
+    expect(
+      requirementsOf(after(changed, [{ do: 'dropAsked', asked: before }, 9000]).present),
+    ).toEqual(requirementsOf(start));
   });
 });

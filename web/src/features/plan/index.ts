@@ -1,3 +1,5 @@
-export { newPlan, revisionNumber } from './model';
+export { revisionNumber } from './model';
+export type { Use } from './model';
+export { newPlan, PRESETS } from './presets';
 export { PlanPage } from './PlanPage';
 export { ribbonPath, slotsOf, thicknesses } from './run/ribbonLayout';

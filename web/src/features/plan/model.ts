@@ -11,6 +11,8 @@ export type Requirement = Schemas['RequirementRequest'];
 export type OwnCable = Schemas['CandidateRequest'];
 export type Preference = NonNullable<Document['preference']>;
 export type Matching = NonNullable<Band['matching']>;
+export type Purchase = NonNullable<Document['purchase']>;
+export type Use = NonNullable<Document['use']>;
 
 /** A plan as it is edited: the stored document with everything in place that the sheet shows. */
 export interface Plan {
@@ -52,9 +54,19 @@ export function radioOf(plan: Plan) {
   return plan.document.assessment?.radio ?? {};
 }
 
-/** What is asked; the sheet edits one requirement for all bands. */
-export function requirementOf(plan: Plan): Requirement | undefined {
-  return plan.document.requirements?.[0];
+/** Everything that is asked, put aside or not. */
+export function requirementsOf(plan: Plan): Requirement[] {
+  return plan.document.requirements ?? [];
+}
+
+/** Whether anything is asked that is not put aside. */
+export function isAnythingAsked(plan: Plan): boolean {
+  return requirementsOf(plan).some((r) => !r.off);
+}
+
+/** How often the run is bought. */
+export function timesOf(plan: Plan): number {
+  return plan.document.purchase?.times ?? 1;
 }
 
 export function ownCablesOf(plan: Plan): OwnCable[] {
@@ -109,44 +121,19 @@ export function bandName(band: Band | undefined): string {
 export function comparisonOf(
   plan: Plan,
   catalogue: CableType[],
+  tolerance: ComparisonRequest['tolerance'],
   details: NonNullable<ComparisonRequest['details']>,
 ): ComparisonRequest {
   const own = ownCablesOf(plan);
   const everything = catalogue.map((type) => ({ cableKey: type.key }));
   return {
     ...plan.document.assessment,
-    requirements: plan.document.requirements ?? [],
+    requirements: requirementsOf(plan),
+    ...(plan.document.purchase && { purchase: plan.document.purchase }),
+    tolerance,
     preference: preferenceOf(plan),
     candidates: own.length === 0 ? [] : [...everything, ...own],
     details,
-  };
-}
-
-/** A new plan: a home run that shows something at once and can be changed in every part. */
-export function newPlan(
-  preference: Preference = 'LEAST_COST',
-  flatJointLossDb: number | null = null,
-): Plan {
-  return {
-    site: '',
-    name: 'New plan',
-    document: {
-      schemaVersion: 1,
-      assessment: {
-        radio: { powerW: 100, impedanceOhm: 50, matching: 'NONE', foldback: false, duty: 0.25 },
-        ambientC: 20,
-        ...(flatJointLossDb !== null && { flatJointLossDb }),
-        run: [
-          { id: 'j1', kind: 'JOINT', connectorKey: 'uhf' },
-          { id: 'main', kind: 'LINE', cableKey: 'rg-58', lengthM: 20, candidate: true },
-          { id: 'j2', kind: 'JOINT', connectorKey: 'uhf' },
-        ],
-        bands: [band('40 m', 7.1), band('20 m', 14.2), band('10 m', 28.5), band('2 m', 145)],
-      },
-      requirements: [{ kind: 'LEAST_PERCENT', percent: 50 }],
-      candidates: [],
-      preference,
-    },
   };
 }
 

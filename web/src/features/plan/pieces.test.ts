@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { apply } from './commands';
 import type { Command } from './commands';
-import { canonical, newPlan } from './model';
+import { canonical } from './model';
+import { newPlan } from './presets';
 import { differingPieces, PIECES } from './pieces';
 
 const changes: Command[] = [
@@ -13,7 +14,8 @@ const changes: Command[] = [
   { do: 'chargeJoints', flatLossDb: 0.2 },
   { do: 'listen', receiver: { environment: 'CITY' } },
   { do: 'keepAway', exposure: { limits: 'FCC_1_1310' } },
-  { do: 'ask', requirement: { kind: 'MOST_LOSS', lossDb: 3 } },
+  { do: 'askMore', requirement: { kind: 'SUN' } },
+  { do: 'buy', purchase: { times: 4 } },
   { do: 'prefer', preference: 'MOST_MARGIN' },
 ];
 

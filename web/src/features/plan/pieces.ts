@@ -1,5 +1,6 @@
 import { frequencyText, plain, powerText, temperatureText } from '../../units';
-import { askedText, words } from '../../words';
+import { words } from '../../words';
+import { phraseOf } from './asked';
 import { loadText } from './bands/loads';
 import type { Assessment, Plan } from './model';
 import {
@@ -9,8 +10,9 @@ import {
   ownCablesOf,
   preferenceOf,
   radioOf,
-  requirementOf,
+  requirementsOf,
   runOf,
+  timesOf,
 } from './model';
 
 /** A part of a plan that can be taken from either of two versions. */
@@ -31,10 +33,11 @@ const ASSESSED = (key: keyof Assessment) => (plan: Plan, from: Plan) => ({
   },
 });
 
-const ASKED = (key: 'requirements' | 'candidates' | 'preference') => (plan: Plan, from: Plan) => ({
-  ...plan,
-  document: { ...plan.document, [key]: from.document[key] },
-});
+const ASKED =
+  (key: 'requirements' | 'candidates' | 'preference' | 'purchase') => (plan: Plan, from: Plan) => ({
+    ...plan,
+    document: { ...plan.document, [key]: from.document[key] },
+  });
 
 export const PIECES: readonly Piece[] = [
   {
@@ -88,6 +91,15 @@ export const PIECES: readonly Piece[] = [
   },
   { key: 'asked', label: 'what is asked', tell: tellAsked, take: ASKED('requirements') },
   {
+    key: 'bought',
+    label: 'how it is bought',
+    tell: (plan) => {
+      const end = plan.document.purchase?.readyMadeEnd;
+      return `${timesOf(plan)} ×, ends ${end ? `ready-made at ${plain(end.amount)} ${end.currency}` : 'fitted by myself'}`;
+    },
+    take: ASKED('purchase'),
+  },
+  {
     key: 'own',
     label: 'figures of my own',
     tell: (plan) =>
@@ -120,8 +132,10 @@ function tellRun(plan: Plan): string {
 }
 
 function tellAsked(plan: Plan): string {
-  const asked = requirementOf(plan);
-  if (!asked) return 'nothing';
-  const value = asked.powerW ?? asked.percent ?? asked.lossDb ?? 0;
-  return `${words.requirement[asked.kind]} ${askedText(asked.kind, value)}`;
+  const asked = requirementsOf(plan).map((r) => {
+    const band = bandsOf(plan).find((b) => b.id !== undefined && b.id === r.bandId);
+    const on = band ? ` on ${bandName(band)}` : '';
+    return `${phraseOf(r)}${on}${r.off ? ' (put aside)' : ''}`;
+  });
+  return asked.join('; ') || 'nothing';
 }

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import type { BandAssessment, CableType, ComparisonRequest, Ledger, Row } from '../../api';
 import { Away, Refused, useLedger } from '../../api';
+import { usePreferences } from '../../app/preferences';
 import { awayText, capital } from '../../words';
 import type { Plan } from './model';
-import { comparisonOf } from './model';
+import { comparisonOf, runOf } from './model';
 
 interface Rows {
   ledger: Ledger | undefined;
@@ -11,6 +12,8 @@ interface Rows {
   selected: Row | undefined;
   /** Its band in focus, with every element. */
   drawn: BandAssessment | undefined;
+  /** Its loss there, at both ends of what cables may be off. */
+  atTolerance: { leastDb: number; mostDb: number } | undefined;
   /** The same for the row pointed at, while it is another one. */
   pointedAt: BandAssessment | undefined;
   /** Whether the figures are not those of the plan as it is. */
@@ -27,20 +30,33 @@ export function useRows(
   pointed: string | null,
   focus: number,
 ): Rows {
-  const request = useMemo(() => comparisonOf(plan, catalogue, []), [plan, catalogue]);
+  const { tolerances } = usePreferences().settings;
+  const request = useMemo(
+    () => comparisonOf(plan, catalogue, tolerances, []),
+    [plan, catalogue, tolerances],
+  );
   const answer = useLedger(request);
   const ledger = answer.data;
   const selected =
     ledger?.rows.find((r) => r.id === wanted) ??
     ledger?.rows.find((r) => r.verdict !== 'FAIL' && r.suitability === 'SUITED') ??
     ledger?.rows.find((r) => r.id === ledger.presentRowId);
+  const drawn = useDetail(plan, catalogue, selected?.id ?? null, focus);
+  const pointedAt = useDetail(
+    plan,
+    catalogue,
+    pointed === selected?.id ? null : pointed,
+    focus,
+    false,
+  );
   const failed = answer.isError ? answer.error : null;
 
   return {
     ledger,
     selected,
-    drawn: useDetail(plan, catalogue, selected?.id ?? null, focus),
-    pointedAt: useDetail(plan, catalogue, pointed === selected?.id ? null : pointed, focus, false),
+    drawn: drawn?.assessment,
+    atTolerance: drawn?.atTolerance ?? undefined,
+    pointedAt: pointedAt?.assessment,
     isStale: failed !== null || (answer.failureCount > 0 && answer.isFetching),
     problem: failed
       ? sentenceOf(failed)
@@ -63,15 +79,24 @@ export function detailRequest(
   rowId: string,
   focus: number,
   profile: boolean,
+  tolerance: ComparisonRequest['tolerance'],
 ): ComparisonRequest {
-  const whole = comparisonOf(plan, catalogue, [{ rowId, band: 0, profile }]);
+  const whole = comparisonOf(plan, catalogue, tolerance, [{ rowId, band: 0, profile }]);
   const own = whole.candidates?.filter((c) => c.id === rowId) ?? [];
+  // a mix is a row as long as it is in the run; any of its cables will do for the question
+  const present = runOf(plan).flatMap((e) =>
+    e.kind === 'LINE' && e.candidate && e.cableKey ? [{ cableKey: e.cableKey }] : [],
+  );
   return {
     ...whole,
     bands: whole.bands?.slice(focus, focus + 1),
     requirements: [],
     candidates:
-      own.length > 0 ? own : catalogue.some((t) => t.key === rowId) ? [{ cableKey: rowId }] : [],
+      own.length > 0
+        ? own
+        : catalogue.some((t) => t.key === rowId)
+          ? [{ cableKey: rowId }]
+          : present,
   };
 }
 
@@ -82,12 +107,13 @@ function useDetail(
   rowId: string | null,
   focus: number,
   keep = true,
-): BandAssessment | undefined {
+): Ledger['details'][number] | undefined {
+  const { tolerances } = usePreferences().settings;
   const request = useMemo(
-    () => (rowId === null ? null : detailRequest(plan, catalogue, rowId, focus, false)),
-    [plan, catalogue, rowId, focus],
+    () => (rowId === null ? null : detailRequest(plan, catalogue, rowId, focus, false, tolerances)),
+    [plan, catalogue, rowId, focus, tolerances],
   );
   const answer = useLedger(request);
   if (rowId === null || (!keep && answer.isPlaceholderData)) return undefined;
-  return answer.data?.details[0]?.assessment;
+  return answer.data?.details[0];
 }

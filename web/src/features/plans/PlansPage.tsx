@@ -1,11 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanSummary } from '../../api';
 import { answered, api, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
 import { Choice } from '../../ui';
+import { PRESETS } from '../plan';
+import type { Use } from '../plan';
 import { PlanLine } from './PlanLine';
 import { usePlanActions } from './usePlanActions';
 
@@ -25,9 +27,12 @@ export function PlansPage() {
   const [order, setOrder] = useState<Order>('site');
   const [deleted, setDeleted] = useState<PlanSummary | null>(null);
   const field = useRef<HTMLInputElement>(null);
+  const [isAsking, setAsking] = useState(false);
   const create = actions.create.mutate;
 
-  useShortcuts(useMemo(() => ({ n: () => create(), '/': () => field.current?.focus() }), [create]));
+  useShortcuts(
+    useMemo(() => ({ n: () => setAsking(true), '/': () => field.current?.focus() }), []),
+  );
 
   const listed = (plans.data ?? []).filter((p) => !(p.demo && settings.demoHidden));
   const found = listed.filter((p) => matches(p, search));
@@ -52,12 +57,13 @@ export function PlansPage() {
             <button
               type="button"
               className="action ml-auto"
-              disabled={actions.create.isPending}
-              onClick={() => create()}
+              aria-expanded={isAsking}
+              onClick={() => setAsking(!isAsking)}
             >
               New plan
             </button>
           </div>
+          {isAsking && <Uses isBusy={actions.create.isPending} onUse={create} />}
           {failed && (
             <p role="alert" className="text-fail">
               Not done: {failed.message}.
@@ -83,7 +89,9 @@ export function PlansPage() {
               {plans.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
             </p>
           )}
-          {plans.data && listed.length === 0 && <FirstQuestion onCreate={() => create()} />}
+          {plans.data && listed.length === 0 && (
+            <FirstQuestion isBusy={actions.create.isPending} onUse={create} />
+          )}
           {listed.length > 0 && found.length === 0 && (
             <p>
               No plan has “{search}” in it.{' '}
@@ -135,7 +143,42 @@ function grouped(plans: PlanSummary[], order: Order): [string, PlanSummary[]][] 
   return sites.map((site) => [site || 'No site', plans.filter((p) => p.site === site)]);
 }
 
-function FirstQuestion({ onCreate }: { onCreate: () => void }) {
+interface UsesProps {
+  isBusy: boolean;
+  onUse: (use: Use) => void;
+}
+
+/** A plan starts from how it will be used: that sets bands, what is asked, and the order of the ledger. */
+function Uses({ isBusy, onUse }: UsesProps) {
+  const first = useRef<HTMLButtonElement>(null);
+  useEffect(() => first.current?.focus(), []);
+  return (
+    <section aria-label="what the run is for" className="border border-hairline p-4">
+      <h2 className="mb-2 font-semibold">What is the run for?</h2>
+      <ul className="grid gap-2 min-[700px]:grid-cols-2">
+        {PRESETS.map((preset, i) => (
+          <li key={preset.use}>
+            <button
+              ref={i === 0 ? first : undefined}
+              type="button"
+              className="h-full min-h-11 w-full border border-control px-3 py-2 text-left hover:border-ink"
+              disabled={isBusy}
+              onClick={() => onUse(preset.use)}
+            >
+              <span className="block font-semibold">{preset.name}</span>
+              <span className="block text-[12px] text-soft">{preset.text}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-2 text-[12px] text-soft">
+        It sets bands, what is asked and what comes first. Everything can be changed.
+      </p>
+    </section>
+  );
+}
+
+function FirstQuestion(uses: UsesProps) {
   return (
     <div className="border border-hairline p-6">
       <h2 className="text-[16px] font-semibold">Which antenna do you want to bring power to?</h2>
@@ -143,9 +186,7 @@ function FirstQuestion({ onCreate }: { onCreate: () => void }) {
         A plan is one run from a radio to an antenna. Begin with one: type how far it is and what
         the radio makes, and read which cable brings enough of it.
       </p>
-      <button type="button" className="action" onClick={onCreate}>
-        Sketch the first run
-      </button>
+      <Uses {...uses} />
     </div>
   );
 }

@@ -4,6 +4,7 @@ import type { PlanSummary } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { newPlan } from '../plan';
+import type { Use } from '../plan';
 
 /** What can be done with plans from outside of their sheets. */
 export function usePlanActions() {
@@ -18,13 +19,10 @@ export function usePlanActions() {
 
   return {
     create: useMutation({
-      mutationFn: () =>
+      mutationFn: (use: Use) =>
         answered(
           api.POST('/api/plans', {
-            body: {
-              id: crypto.randomUUID(),
-              ...newPlan(settings.preference, settings.flatJointLossDb),
-            },
+            body: { id: crypto.randomUUID(), ...newPlan(use, settings) },
           }),
         ),
       onSuccess: (plan) => {

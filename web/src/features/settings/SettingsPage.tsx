@@ -2,7 +2,7 @@ import { Radio, RadioGroup } from '@headlessui/react';
 import { useState } from 'react';
 import { Shell } from '../../app/Shell';
 import { usePreferences } from '../../app/preferences';
-import type { SettingsChange } from '../../app/preferences';
+import type { Settings, SettingsChange } from '../../app/preferences';
 import { QuantityField } from '../../ui';
 import { plain, powerText } from '../../units';
 import { words } from '../../words';
@@ -59,17 +59,20 @@ export function SettingsPage() {
             onChange={change}
           />
           <Setting
-            label="A new plan's ledger begins with"
+            label="A new home run's ledger begins with"
             name="preference"
             value={settings.preference}
             options={[
               ['LEAST_COST', words.preference.LEAST_COST],
-              ['MOST_MARGIN', words.preference.MOST_MARGIN],
+              ['LEAST_LOSS', words.preference.LEAST_LOSS],
               ['BEST_VALUE', words.preference.BEST_VALUE],
               ['LIGHTEST', words.preference.LIGHTEST],
+              ['MOST_MARGIN', words.preference.MOST_MARGIN],
             ]}
             onChange={change}
           />
+          <Worth settings={settings} onChange={change} />
+          <Tolerances value={settings.tolerances} onChange={change} />
           <Joints value={settings.flatJointLossDb} onChange={change} />
           <Setting
             label="Bands offered are those of"
@@ -169,6 +172,70 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
       <span className="text-soft">{label}</span>
       {children}
     </div>
+  );
+}
+
+/** What a dB is worth to the operator, wherever it comes from. */
+function Worth({ settings, onChange }: { settings: Settings; onChange: Change }) {
+  const fields = [
+    ['cableWorthPerDb', 'less lost in the cable is worth', 0.01],
+    ['gainCostPerDb', 'of antenna gain costs', 0],
+    ['powerCostPerDb', 'of power costs', 0],
+  ] as const;
+  return (
+    <Labelled label="A dB, as I reckon it">
+      <span className="flex flex-col gap-1">
+        {fields.map(([name, text, least]) => (
+          <span key={name} className="flex items-baseline gap-2">
+            <span className="w-52 text-soft">{text}</span>
+            <QuantityField
+              label={`a dB ${text}`}
+              kind="budget"
+              unit=""
+              unitLabel={settings.currency}
+              value={settings[name]}
+              least={least}
+              show={(v) => plain(v, 2)}
+              say={(v) => `${plain(v, 2)} ${settings.currency}`}
+              onCommit={(v) => onChange({ [name]: v })}
+            />
+          </span>
+        ))}
+      </span>
+    </Labelled>
+  );
+}
+
+/** How far cables may be off what is said of them. */
+function Tolerances({ value, onChange }: { value: Settings['tolerances']; onChange: Change }) {
+  const fields = [
+    ['typicalPercent', 'TYPICAL'],
+    ['sheetPercent', 'SHEET'],
+    ['measuredPercent', 'MEASURED'],
+  ] as const;
+  return (
+    <Labelled label="The loss of a cable may be off by">
+      <span className="flex flex-col gap-1">
+        {fields.map(([name, provenance]) => (
+          <span key={name} className="flex items-baseline gap-2">
+            <QuantityField
+              label={`tolerance of figures ${words.provenance[provenance]}`}
+              kind="percentOff"
+              unit="%"
+              unitLabel="%"
+              value={value[name]}
+              show={(v) => plain(v, 2)}
+              say={(v) => `${plain(v, 2)} %`}
+              onCommit={(percent) => onChange({ tolerances: { ...value, [name]: percent } })}
+            />
+            <span className="text-soft">where its figures are {words.provenance[provenance]}</span>
+          </span>
+        ))}
+        <span className="text-[12px] text-soft">
+          A cable that passes only with luck is marginal.
+        </span>
+      </span>
+    </Labelled>
   );
 }
 

@@ -178,7 +178,7 @@ function Outcomes({
   matching: Matching;
   onChoose?: (matching: Matching) => void;
 }) {
-  const { reading } = usePreferences();
+  const { reading, settings } = usePreferences();
   const shown = shownReading(reading, powerOn(plan, band) !== null);
   const isReadAtRadio = band?.load?.swrAtRadio !== undefined;
   const places = useMemo(
@@ -187,9 +187,9 @@ function Outcomes({
   );
   const request = useMemo(() => {
     if (rowId === null || !band) return null;
-    const one = detailRequest(plan, catalogue, rowId, focus, false);
+    const one = detailRequest(plan, catalogue, rowId, focus, false, settings.tolerances);
     return { ...one, bands: places.map((m) => ({ ...band, matching: m })), details: [] };
-  }, [plan, catalogue, rowId, focus, band, places]);
+  }, [plan, catalogue, rowId, focus, band, places, settings.tolerances]);
   const row = useLedger(request).data?.rows.find((r) => r.id === rowId);
   return (
     <>

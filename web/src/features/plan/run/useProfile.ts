@@ -1,6 +1,8 @@
-import { useEffect, useMemo, useState } from 'react';
-import type { CableType, ComparisonRequest, Schemas } from '../../../api';
+import { useMemo } from 'react';
+import type { CableType, Schemas } from '../../../api';
 import { useLedger } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { useSettled } from '../../../ui';
 import type { Plan } from '../model';
 import { bandsOf, powerOn } from '../model';
 import { detailRequest } from '../useRows';
@@ -17,22 +19,17 @@ export function useProfile(
   rowId: string | null,
   focus: number,
 ): Profile | undefined {
+  const { tolerances } = usePreferences().settings;
   const sends = powerOn(plan, bandsOf(plan)[focus]) !== null;
   const request = useMemo(
-    () => (rowId === null || !sends ? null : detailRequest(plan, catalogue, rowId, focus, true)),
-    [plan, catalogue, rowId, focus, sends],
+    () =>
+      rowId === null || !sends
+        ? null
+        : detailRequest(plan, catalogue, rowId, focus, true, tolerances),
+    [plan, catalogue, rowId, focus, sends, tolerances],
   );
-  const answer = useLedger(useSettled(request));
+  const answer = useLedger(useSettled(request, SETTLED_MS));
   return request === null ? undefined : (answer.data?.details[0]?.profile ?? undefined);
-}
-
-function useSettled(request: ComparisonRequest | null): ComparisonRequest | null {
-  const [settled, setSettled] = useState(request);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(request), SETTLED_MS);
-    return () => clearTimeout(timer);
-  }, [request]);
-  return settled;
 }
 
 /** A figure of a profile as its smallest and largest; both are the same where the angle of the load is known. */

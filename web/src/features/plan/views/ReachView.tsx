@@ -7,7 +7,14 @@ import { followPointer, useWidth, VerdictMark } from '../../../ui';
 import { lengthText } from '../../../units';
 import type { Command } from '../commands';
 import type { Plan } from '../model';
-import { bandName, bandsOf, candidateLengthM, comparisonOf, runOf } from '../model';
+import {
+  bandName,
+  bandsOf,
+  candidateLengthM,
+  comparisonOf,
+  isAnythingAsked,
+  runOf,
+} from '../model';
 import { leastReach } from './reach';
 
 const NAME = 150;
@@ -29,11 +36,11 @@ export function ReachView({
   catalogue: CableType[];
   onCommand: (command: Command) => void;
 }) {
-  const { lengths } = usePreferences();
+  const { lengths, settings } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const request = useMemo(
-    () => ({ ...comparisonOf(plan, catalogue, []), reach: true }),
-    [plan, catalogue],
+    () => ({ ...comparisonOf(plan, catalogue, settings.tolerances, []), reach: true }),
+    [plan, catalogue, settings.tolerances],
   );
   const answer = useLedger(request);
   const bands = bandsOf(plan);
@@ -47,7 +54,7 @@ export function ReachView({
   });
   const rows = (answer.data?.rows ?? []).filter((r) => r.suitability === 'SUITED');
 
-  if ((plan.document.requirements ?? []).length === 0) {
+  if (!isAnythingAsked(plan)) {
     return (
       <p className="px-4 py-6 text-soft">
         Nothing is asked yet, so every cable goes as far as you like. Ask for something above the

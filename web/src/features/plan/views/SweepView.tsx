@@ -42,7 +42,7 @@ interface Props {
 /** Candidates over frequency, with the bands marked, or over length: what arrives, and the SWR at either end. */
 export function SweepView(props: Props) {
   const { plan, focus, catalogue, ledger, selected } = props;
-  const { reading, lengths } = usePreferences();
+  const { reading, lengths, settings } = usePreferences();
   const [over, setOver] = useState<Over>('frequency');
   const [figure, setFigure] = useState<Figure>('arrives');
   const [chosen, setChosen] = useState<string[] | null>(null);
@@ -58,7 +58,7 @@ export function SweepView(props: Props) {
   const radioW = powerOn(plan, bands[focus]);
   const shown = shownReading(reading, radioW !== null);
   const request = {
-    comparison: comparisonOf(plan, catalogue, []),
+    comparison: comparisonOf(plan, catalogue, settings.tolerances, []),
     rowIds: rows,
     ...(over === 'frequency'
       ? { overFrequency: { fromMHz: from, toMHz: to, points: POINTS } }

@@ -156,7 +156,7 @@ public record ComparisonResponse(
             String text) {}
 
     /**
-     * The numbers of a reason, in the unit of the requirement's kind.
+     * The numbers of a reason, in the unit of the requirement's kind; money in a currency.
      *
      * @param kind null where no requirement is concerned
      * @param asked null likewise, and for a plain yes
@@ -166,7 +166,8 @@ public record ComparisonResponse(
     public record ReasonValuesResponse(
             @OrNull RequirementRequest.Kind kind,
             @OrNull Double asked,
-            @OrNull Double reached) {}
+            @OrNull Double reached,
+            @OrNull String currency) {}
 
     /**
      * A cell with its elements.

@@ -57,7 +57,7 @@ final class RowWriting {
                 assignment(row.filling()),
                 row.suitability(),
                 row.verdict(),
-                row.reasons().stream().map(this::reason).toList(),
+                row.reasons().stream().map(r -> reason(r, row)).toList(),
                 BandWriting.finite(row.leastSpareDb()),
                 row.cost().map(c -> cost(c, hasSamplePrice(row))).orElse(null),
                 row.massKg().isEmpty()
@@ -174,7 +174,7 @@ final class RowWriting {
                 sample);
     }
 
-    private ComparisonResponse.ReasonResponse reason(Reason reason) {
+    private ComparisonResponse.ReasonResponse reason(Reason reason, Row row) {
         BandRequest band = reason.band().isEmpty()
                 ? null
                 : request.bands().get(reason.band().getAsInt());
@@ -185,7 +185,11 @@ final class RowWriting {
                 isYesOrNo ? null : reason.requirement().map(Requirement::asked).orElse(null),
                 isYesOrNo || reason.reached().isEmpty()
                         ? null
-                        : BandWriting.finite(reason.reached().getAsDouble()));
+                        : BandWriting.finite(reason.reached().getAsDouble()),
+                kind.filter(k -> k == RequirementRequest.Kind.BUDGET)
+                        .flatMap(k -> row.cost())
+                        .map(c -> c.currency().getCurrencyCode())
+                        .orElse(null));
         return new ComparisonResponse.ReasonResponse(
                 reason.cause().name(),
                 reason.cause().verdict(),

@@ -1,0 +1,289 @@
+import { usePreferences } from '../../app/preferences';
+import { Fact, OpensInPlace, QuantityField, Select } from '../../ui';
+import { inUnit, lengthFigure, lengthText, moneyFigure, plain } from '../../units';
+import { ASKED_WORDS, askedText } from '../../words';
+import type { Kind } from '../../words';
+import {
+  FIELDS,
+  firstAsked,
+  GROUPS,
+  isForReceivers,
+  isOfBands,
+  numberOf,
+  shownNumber,
+  withNumber,
+} from './asked';
+import type { Command } from './commands';
+import type { Plan, Requirement } from './model';
+import { bandName, bandsOf, requirementsOf, timesOf } from './model';
+import { reasonFor } from './presets';
+
+interface Props {
+  plan: Plan;
+  isReceiver: boolean;
+  onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
+}
+
+/** What is asked, as short sentences with their numbers in them, and how the cable is bought. */
+export function Asked(props: Props) {
+  const { plan, isReceiver, onCommand } = props;
+  const { settings } = usePreferences();
+  const asked = requirementsOf(plan);
+  return (
+    <section
+      aria-label="what is asked"
+      className="flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-0.5 border-b border-hairline px-4 py-1"
+    >
+      <span className="text-soft">{asked.length > 0 ? 'Asked:' : 'Nothing is asked.'}</span>
+      {asked.map((requirement, i) => (
+        <Sentence key={`${requirement.kind} ${i}`} {...props} asked={requirement} index={i} />
+      ))}
+      <OpensInPlace label="ask for something more" text="+ ask" className="quiet" width={240}>
+        {(close) => (
+          <AskMore
+            isReceiver={isReceiver}
+            onAsk={(kind) => {
+              onCommand({ do: 'askMore', requirement: firstAsked(kind, settings.currency) });
+              close();
+            }}
+          />
+        )}
+      </OpensInPlace>
+      <Bought {...props} />
+    </section>
+  );
+}
+
+/** One requirement; its number is typed where it stands, and the words after it open the rest. */
+function Sentence({ plan, asked, index, onCommand, onTrouble }: Props & SentenceProps) {
+  const { kind } = asked;
+  const field = FIELDS[kind];
+  const { settings } = usePreferences();
+  const said = ASKED_WORDS[kind];
+  const fahrenheit = kind === 'COLDEST_UNROLLING' && settings.temperatures === 'FAHRENHEIT';
+  const unit = fahrenheit ? '°f' : (field?.unit ?? '');
+  const value = numberOf(asked);
+  const change = (to: Requirement) => onCommand({ do: 'changeAsked', asked: index, to });
+  const band = bandsOf(plan).find((b) => b.id !== undefined && b.id === asked.bandId);
+  const where = !isOfBands(kind) ? '' : band ? `on ${bandName(band)}` : 'on every band';
+  const rest = [field ? said.tail : said.lead, where].filter(Boolean).join(' ');
+  return (
+    <span
+      data-asked={kind}
+      className={`inline-flex flex-wrap items-baseline gap-x-1 ${asked.off ? 'text-soft line-through' : ''}`}
+    >
+      {field && (
+        <>
+          <span className="text-soft">{said.lead}</span>
+          <QuantityField
+            label={`asked for: ${said.name}`}
+            keptAs={`asked ${kind} ${asked.bandId ?? ''}`}
+            kind={field.kind}
+            unit={unit}
+            unitLabel={kind === 'BUDGET' ? (asked.currency ?? '') : fahrenheit ? '°F' : field.label}
+            value={value}
+            show={(v) =>
+              fahrenheit ? plain(inUnit(v, 'temperature', unit), 1) : shownNumber(kind, v)
+            }
+            say={(v) => askedText(kind, v, asked.currency)}
+            className="font-semibold"
+            onCommit={(number) => change(withNumber(asked, number))}
+            onTrouble={(message) => onTrouble(`asked ${index}`, message)}
+          />
+        </>
+      )}
+      <OpensInPlace
+        label={`about “${said.name}”`}
+        text={rest || '…'}
+        className={`in-place min-h-6 ${field ? 'text-soft' : 'font-semibold'}`}
+      >
+        {(close) => (
+          <Opened
+            plan={plan}
+            asked={asked}
+            onChange={change}
+            onDrop={() => {
+              onCommand({ do: 'dropAsked', asked: index });
+              close();
+            }}
+            onTrouble={onTrouble}
+          />
+        )}
+      </OpensInPlace>
+    </span>
+  );
+}
+
+interface SentenceProps {
+  asked: Requirement;
+  index: number;
+}
+
+const EVERY_BAND = '';
+
+function Opened({
+  plan,
+  asked,
+  onChange,
+  onDrop,
+  onTrouble,
+}: {
+  plan: Plan;
+  asked: Requirement;
+  onChange: (to: Requirement) => void;
+  onDrop: () => void;
+  onTrouble: Props['onTrouble'];
+}) {
+  const { lengths } = usePreferences();
+  const why = reasonFor(plan.document.use, asked);
+  return (
+    <>
+      {why && <p className="text-[12px]">{why}</p>}
+      {isOfBands(asked.kind) && (
+        <Fact label="asked of">
+          <Select
+            label="band it is asked of"
+            value={asked.bandId ?? EVERY_BAND}
+            options={[
+              { value: EVERY_BAND, text: 'every band' },
+              ...bandsOf(plan).flatMap((b) => (b.id ? [{ value: b.id, text: bandName(b) }] : [])),
+            ]}
+            onChange={(id) => onChange({ ...asked, bandId: id === EVERY_BAND ? undefined : id })}
+          />
+        </Fact>
+      )}
+      {asked.kind === 'MOST_MASS_ON_MAST' && (
+        <Fact label="hangs on the mast">
+          <QuantityField
+            label="length on the mast"
+            kind="length"
+            unit={lengths}
+            unitLabel={lengths}
+            value={asked.mastM}
+            show={(v) => lengthFigure(v, lengths)}
+            say={(v) => lengthText(v, lengths)}
+            onCommit={(mastM) => onChange({ ...asked, mastM })}
+            onTrouble={(message) => onTrouble('length on the mast', message)}
+          />
+        </Fact>
+      )}
+      <span className="flex gap-4">
+        <button
+          type="button"
+          className="quiet"
+          onClick={() => onChange({ ...asked, off: asked.off ? undefined : true })}
+        >
+          {asked.off ? 'ask it again' : 'put it aside'}
+        </button>
+        <button type="button" className="quiet" onClick={onDrop}>
+          ask it no more
+        </button>
+      </span>
+    </>
+  );
+}
+
+function AskMore({ isReceiver, onAsk }: { isReceiver: boolean; onAsk: (kind: Kind) => void }) {
+  return GROUPS.map((group) => {
+    const kinds = isReceiver ? group.kinds.filter(isForReceivers) : group.kinds;
+    return kinds.length === 0 ? null : (
+      <div key={group.text} role="group" aria-label={group.text}>
+        <p className="text-[11px] text-soft">{group.text}</p>
+        {kinds.map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className="block min-h-6 w-full px-1 text-left hover:bg-raised max-[899px]:min-h-11"
+            onClick={() => onAsk(kind)}
+          >
+            {ASKED_WORDS[kind].name}
+          </button>
+        ))}
+      </div>
+    );
+  });
+}
+
+const TIMES = [1, 2, 4].map((n) => ({
+  value: String(n),
+  text: n === 1 ? 'one run' : `${n} equal runs`,
+}));
+
+/** How often the run is needed, and who makes up its ends. */
+function Bought({ plan, onCommand, onTrouble }: Props) {
+  const { settings } = usePreferences();
+  const purchase = plan.document.purchase ?? {};
+  const times = timesOf(plan);
+  const end = purchase.readyMadeEnd;
+  const said = [
+    times === 1 ? 'one run' : `${times} equal runs`,
+    end ? `ends ready-made at ${moneyFigure(end.amount)} ${end.currency}` : 'ends fitted by myself',
+  ];
+  return (
+    <OpensInPlace
+      label="how it is bought"
+      text={said.join(', ')}
+      className="in-place ml-auto min-h-6 text-soft"
+    >
+      {() => (
+        <>
+          <Fact label="needed">
+            <Select
+              label="how often the run is needed"
+              value={String(times)}
+              options={TIMES}
+              onChange={(n) =>
+                onCommand({ do: 'buy', purchase: { ...purchase, times: Number(n) } })
+              }
+            />
+          </Fact>
+          <Fact label="ends">
+            <Select
+              label="who makes up the ends"
+              value={end ? 'ready' : 'fitted'}
+              options={[
+                { value: 'fitted', text: 'fitted by myself' },
+                { value: 'ready', text: 'ready-made' },
+              ]}
+              onChange={(who) =>
+                onCommand({
+                  do: 'buy',
+                  purchase: {
+                    ...purchase,
+                    readyMadeEnd:
+                      who === 'ready' ? { amount: 10, currency: settings.currency } : undefined,
+                  },
+                })
+              }
+            />
+          </Fact>
+          {end && (
+            <Fact label="price of one end">
+              <QuantityField
+                label="price of one ready-made end"
+                kind="price"
+                unit=""
+                unitLabel={end.currency}
+                value={end.amount}
+                show={(v) => plain(v, 2)}
+                say={(v) => `${plain(v, 2)} ${end.currency}`}
+                onCommit={(amount) =>
+                  onCommand({
+                    do: 'buy',
+                    purchase: { ...purchase, readyMadeEnd: { ...end, amount } },
+                  })
+                }
+                onTrouble={(message) => onTrouble('ready-made end', message)}
+              />
+            </Fact>
+          )}
+          <p className="text-[11px] text-soft">
+            Cost and mass are those of all runs; ends fitted by yourself cost what their connectors
+            do.
+          </p>
+        </>
+      )}
+    </OpensInPlace>
+  );
+}

@@ -1,0 +1,427 @@
+/** Sentences about what is asked, what misses it, and what would change the answer. */
+
+import type { Changes, Ladder, Ledger, Reason, Row } from '../api';
+import {
+  fixed,
+  lengthText,
+  moneyFigure,
+  plain,
+  powerText,
+  significant,
+  frequencyText,
+  temperatureText,
+  tied,
+} from '../units';
+import type { LengthUnit } from '../units';
+
+export type Kind = NonNullable<Reason['values']['kind']>;
+
+/** Below this share of what is asked a shortfall rounds to all of it and says nothing. */
+const HARDLY_ANYTHING = 0.05;
+
+/**
+ * What is asked, word by word: what stands before the number and after it, and what a list of kinds calls it. A kind
+ * without a number is a sentence of its own.
+ */
+export const ASKED_WORDS: Record<Kind, { name: string; lead: string; tail: string }> = {
+  LEAST_POWER: { name: 'watts that arrive', lead: 'at least', tail: 'at the antenna' },
+  LEAST_PERCENT: { name: 'percent that arrives', lead: 'at least', tail: 'arrives' },
+  MOST_LOSS: { name: 'dB that may be lost', lead: 'no more than', tail: 'lost' },
+  MOST_S_UNITS: { name: 'S-units that may be lost', lead: 'no more than', tail: 'lost' },
+  WITHIN_GAIN: {
+    name: 'loss within the antenna’s gain',
+    lead: 'no more lost than the antenna gains',
+    tail: '',
+  },
+  MOST_RECEIVE_PENALTY: {
+    name: 'penalty on receive',
+    lead: 'no more than',
+    tail: 'lost on receive',
+  },
+  LEAST_POWER_MARGIN: { name: 'heat that is borne', lead: 'heat borne', tail: 'times over' },
+  LEAST_VOLTAGE_MARGIN: {
+    name: 'voltage that is borne',
+    lead: 'voltage borne',
+    tail: 'times over',
+  },
+  BUDGET: { name: 'a budget', lead: 'for', tail: 'at most' },
+  MOST_MASS: { name: 'mass in all', lead: 'no heavier than', tail: 'in all' },
+  MOST_MASS_ON_MAST: { name: 'mass on the mast', lead: 'no heavier than', tail: 'on the mast' },
+  DUCT_BORE: { name: 'a duct to go through', lead: 'through a bore of', tail: '' },
+  BEND_ONCE: { name: 'a tight bend that stays', lead: 'bent once to', tail: '' },
+  BEND_REPEATED: { name: 'bends again and again', lead: 'bent again and again to', tail: '' },
+  COLDEST_UNROLLING: { name: 'unrolling in the cold', lead: 'unrolled at', tail: '' },
+  SUN: { name: 'in the sun', lead: 'bears the sun', tail: '' },
+  WATER: { name: 'in the wet', lead: 'bears the wet', tail: '' },
+  BURIAL: { name: 'in the ground', lead: 'lies in the ground', tail: '' },
+  REPEATED_FLEXING: { name: 'moved again and again', lead: 'moves again and again', tail: '' },
+  IMPEDANCE: { name: 'impedance that fits', lead: 'of the station’s impedance', tail: '' },
+  CONNECTORS: { name: 'connectors that fit', lead: 'fits its connectors', tail: '' },
+};
+
+/** A number that was asked, or stands against it, with the unit of its kind. */
+export function askedText(kind: Kind, value: number, currency = ''): string {
+  switch (kind) {
+    case 'LEAST_POWER':
+      return powerText(value);
+    case 'LEAST_PERCENT':
+      return `${plain(value, 2)} %`;
+    case 'MOST_LOSS':
+    case 'MOST_RECEIVE_PENALTY':
+    case 'WITHIN_GAIN':
+      return `${plain(value, 2)} dB`;
+    case 'MOST_S_UNITS':
+      return `${plain(value, 2)} S-units`;
+    case 'LEAST_POWER_MARGIN':
+    case 'LEAST_VOLTAGE_MARGIN':
+      return `${plain(value, 2)} times`;
+    case 'BUDGET':
+      return `${moneyFigure(value)} ${currency}`.trim();
+    case 'MOST_MASS':
+    case 'MOST_MASS_ON_MAST':
+      return `${plain(value, 2)} kg`;
+    case 'DUCT_BORE':
+    case 'BEND_ONCE':
+    case 'BEND_REPEATED':
+      return `${plain(value, 1)} mm`;
+    case 'COLDEST_UNROLLING':
+      return temperatureText(value, false);
+    default:
+      return '';
+  }
+}
+
+/** One requirement as a sentence: at least 70 W at the antenna. */
+export function askedPhrase(
+  kind: Kind,
+  value: number | null | undefined,
+  currency?: string,
+): string {
+  const { lead, tail } = ASKED_WORDS[kind];
+  return [lead, value == null ? '' : askedText(kind, value, currency), tail]
+    .filter(Boolean)
+    .join(' ');
+}
+
+/** One reason, with its number. */
+export function reasonText(reason: Reason, band: string): string {
+  const { kind, reached } = reason.values;
+  const on = band ? ` on ${band}` : '';
+  if (reason.code === 'TOO_LOSSY') {
+    return `loses ${fixed(reached ?? 0, 0)} dB${on}, too much to be assessed`;
+  }
+  if (reason.code === 'EXTRAPOLATED') return `beyond a data sheet${on}: an extrapolation`;
+  if (kind === null) return reason.text;
+  switch (reason.code) {
+    case 'MISSED':
+      return `${missedText(reason, kind)}${on}`;
+    case 'MISSED_AT_WORST_ANGLE':
+      return `${figureAs(kind, reached)}${on} if the antenna's SWR falls badly; you asked for ${askedNumber(reason, kind)}`;
+    case 'MISSED_AT_TOLERANCE':
+      return `${figureAs(kind, reached)}${on} if the cable is as bad as its tolerance allows; you asked for ${askedNumber(reason, kind)}`;
+    case 'LITTLE_TO_SPARE':
+      return `only just: ${sparedText(reason, kind)}${on}`;
+    case 'UNKNOWN':
+      return `${UNKNOWN_WORDS[kind] ?? 'a figure'} is not known${on}`;
+    default:
+      return reason.text;
+  }
+}
+
+/** What a requirement would have to know and does not. */
+const UNKNOWN_WORDS: Partial<Record<Kind, string>> = {
+  WITHIN_GAIN: 'the antenna’s gain',
+  MOST_RECEIVE_PENALTY: 'the noise outside',
+  LEAST_POWER_MARGIN: 'the power it bears',
+  LEAST_VOLTAGE_MARGIN: 'the voltage it bears',
+  BUDGET: 'its price',
+  MOST_MASS: 'its mass',
+  MOST_MASS_ON_MAST: 'its mass',
+  DUCT_BORE: 'its diameter',
+  BEND_ONCE: 'how far it bends',
+  BEND_REPEATED: 'how far it bends again and again',
+  COLDEST_UNROLLING: 'how cold it may be unrolled',
+  SUN: 'whether it bears the sun',
+  WATER: 'whether it bears the wet',
+  BURIAL: 'whether it may lie in the ground',
+  REPEATED_FLEXING: 'whether it may be moved again and again',
+  CONNECTORS: 'whether its connectors fit',
+};
+
+function askedNumber(reason: Reason, kind: Kind): string {
+  return askedText(kind, reason.values.asked ?? 0, reason.values.currency ?? '');
+}
+
+function missedText(reason: Reason, kind: Kind): string {
+  const asked = reason.values.asked ?? 0;
+  const reached = reason.values.reached ?? 0;
+  const over = reached - asked;
+  const number = askedNumber(reason, kind);
+  switch (kind) {
+    case 'LEAST_POWER':
+    case 'LEAST_PERCENT':
+      return reached < HARDLY_ANYTHING * asked
+        ? `${figureAs(kind, reached)} where ${number} is asked,`
+        : `${shortBy(kind, -over)} short of ${number}`;
+    case 'MOST_LOSS':
+      return `${difference(over)} dB over ${number}`;
+    case 'MOST_S_UNITS':
+      return `${difference(over)} S-units over ${number}`;
+    case 'WITHIN_GAIN':
+      return `loses ${difference(over)} dB more than the antenna gains`;
+    case 'MOST_RECEIVE_PENALTY':
+      return `${difference(over)} dB over ${number} on receive`;
+    case 'LEAST_POWER_MARGIN':
+      return `bears its heat ${significant(reached)} times, not ${plain(asked, 2)}`;
+    case 'LEAST_VOLTAGE_MARGIN':
+      return `bears its voltage ${significant(reached)} times, not ${plain(asked, 2)}`;
+    case 'BUDGET':
+      return `${moneyFigure(over)} ${reason.values.currency ?? ''} over the budget`.replace(
+        '  ',
+        ' ',
+      );
+    case 'MOST_MASS':
+      return `${difference(over)} kg over ${number}`;
+    case 'MOST_MASS_ON_MAST':
+      return `${difference(over)} kg over ${number} on the mast`;
+    case 'DUCT_BORE':
+      return `${plain(reached, 1)} mm across, too thick for a bore of ${number}`;
+    case 'BEND_ONCE':
+      return `bends once to ${plain(reached, 1)} mm, not to ${number}`;
+    case 'BEND_REPEATED':
+      return `bends again and again to ${plain(reached, 1)} mm, not to ${number}`;
+    case 'COLDEST_UNROLLING':
+      return `not to be unrolled below ${temperatureText(reached, false)}`;
+    case 'SUN':
+      return 'its jacket does not bear the sun';
+    case 'WATER':
+      return 'its jacket does not keep the wet out';
+    case 'BURIAL':
+      return 'not made to lie in the ground';
+    case 'REPEATED_FLEXING':
+      return 'not made to be moved again and again';
+    case 'IMPEDANCE':
+      return 'not of the station’s impedance';
+    case 'CONNECTORS':
+      return 'too thick or too thin for its connectors';
+  }
+}
+
+function sparedText(reason: Reason, kind: Kind): string {
+  const reached = reason.values.reached ?? 0;
+  switch (kind) {
+    case 'WITHIN_GAIN':
+      return `${fixed(-reached, 2)} dB less lost than the antenna gains`;
+    case 'LEAST_POWER_MARGIN':
+      return `its heat is borne ${significant(reached)} times over`;
+    case 'LEAST_VOLTAGE_MARGIN':
+      return `its voltage is borne ${significant(reached)} times over`;
+    case 'MOST_RECEIVE_PENALTY':
+      return `${figureAs(kind, reached)} on receive`;
+    case 'BUDGET':
+      return `costs ${askedText(kind, reached, reason.values.currency ?? '')}`;
+    case 'DUCT_BORE':
+      return `${figureAs(kind, reached)} across`;
+    default:
+      return figureAs(kind, reached);
+  }
+}
+
+/** The same as the second half of a sentence that has told what was asked. */
+export function reasonClause(reason: Reason, band: string): string {
+  const text = reasonText(reason, band);
+  const isShort = / short of | over /.test(text);
+  return reason.code === 'MISSED' && (isShort || text.includes(' is asked,'))
+    ? `it ${isShort ? 'is' : 'brings'} ${text}`
+    : text;
+}
+
+function shortBy(kind: Kind, value: number): string {
+  return kind === 'LEAST_POWER' ? powerDifference(value) : `${difference(value)} %`;
+}
+
+function figureAs(kind: Kind, value: number | null): string {
+  if (value === null) return 'nothing';
+  switch (kind) {
+    case 'LEAST_PERCENT':
+      return `${significant(value)} %`;
+    case 'MOST_LOSS':
+    case 'MOST_RECEIVE_PENALTY':
+      return `${fixed(value, 2)} dB`;
+    case 'MOST_S_UNITS':
+      return `${fixed(value, 2)} S-units`;
+    default:
+      return askedText(kind, value);
+  }
+}
+
+/** A shortfall needs fewer digits than a figure: 17 W, 4 W, 0.6 W. */
+export function difference(value: number): string {
+  return value >= 1.95 ? fixed(value, 0) : value >= 0.0995 ? fixed(value, 1) : significant(value);
+}
+
+function powerDifference(watts: number): string {
+  return watts < 0.05 ? `${difference(watts * 1000)} mW` : `${difference(watts)} W`;
+}
+
+/** What to ask less of, so that a first cable gets through. */
+export function relaxationSentence(way: Ledger['relaxations'][number], currency: string): string {
+  const parts = way.eased.map((e) =>
+    e.to === null || e.asked === null
+      ? `give up “${askedPhrase(e.kind, null)}”`
+      : `ask for ${askedText(e.kind, loosened(e.to, e.to < e.asked), currency)} instead of ${askedText(e.kind, e.asked, currency)}`,
+  );
+  const [first, ...rest] = parts;
+  return tied(
+    `${first?.charAt(0).toUpperCase()}${[first?.slice(1), ...rest].join(' and ')}, and ${way.name} gets through.`,
+  );
+}
+
+/** A number on the safe side of what would just do, with three digits: what is told must really be enough. */
+export function loosened(value: number, isDown: boolean): number {
+  const step = 10 ** (Math.floor(Math.log10(Math.max(Math.abs(value), 1e-9))) - 2);
+  const rounded = (isDown ? Math.floor(value / step) : Math.ceil(value / step)) * step;
+  return Number(rounded.toPrecision(3));
+}
+
+/** How far what arrives may be off, given what cables may be off. */
+export function certaintySentence(
+  least: string,
+  most: string,
+  band: string,
+  provenance: string,
+  percent: number,
+): string {
+  return tied(
+    `How sure: its figures are ${provenance} and may be ${plain(percent, 1)} % off; so ${least} to ${most} on ${band}.`,
+  );
+}
+
+/** What the next cheaper cable lacks, and what would let it do. */
+export function cheaperSentence(
+  changes: Changes,
+  row: Row,
+  bands: string[],
+  lengths: LengthUnit,
+): string | null {
+  const { nextCheaper: cheaper, shortening } = changes;
+  if (!cheaper?.cost || !row.cost) return null;
+  const saves = `${moneyFigure(row.cost.amount - cheaper.cost.amount)} ${cheaper.cost.currency} less`;
+  const first = cheaper.reasons.find((r) => r.verdict === 'FAIL');
+  if (!first) return tied(`${cheaper.name} costs ${saves} and gets through too.`);
+  const clause = reasonClause(first, bands[first.band ?? -1] ?? '');
+  const short = shortening
+    ? ` With no more than ${lengthText(Math.floor(shortening.toM * 10) / 10, lengths)} it would do.`
+    : '';
+  return tied(`${cheaper.name} costs ${saves}, but ${clause}.${short}`);
+}
+
+/** What the step up brings, and what else would bring as much. */
+export function stepUpSentence(
+  changes: Changes,
+  row: Row,
+  focus: number,
+  band: string,
+): string | null {
+  const up = changes.stepUp;
+  if (!up?.row.cost || !row.cost) return null;
+  const costs = up.row.cost.amount - row.cost.amount;
+  const now = row.cells[focus]?.powerAtAntennaW ?? null;
+  const then = up.row.cells[focus]?.powerAtAntennaW ?? null;
+  const watts = now === null || then === null ? '' : `${powerDifference(then - now)} more, `;
+  const receive =
+    up.onReceiveDb === null
+      ? ''
+      : up.onReceiveDb < 0.05
+        ? '; on receive it brings next to nothing'
+        : `; on receive ${fixed(up.onReceiveDb, 1)} dB`;
+  return tied(
+    `${up.row.name} brings ${watts}${fixed(up.onTransmitDb, 2)} dB, on ${band} for ${moneyFigure(costs)} ${up.row.cost.currency} more: ${moneyFigure(costs / up.onTransmitDb)} per dB${receive}.`,
+  );
+}
+
+/** The same money, or less of it, put into antenna or power. */
+export function insteadSentence(
+  changes: Changes,
+  radioW: number | null,
+  costs: { gainCostPerDb: number; powerCostPerDb: number },
+): string | null {
+  const up = changes.stepUp;
+  if (!up?.row.cost) return null;
+  const { currency } = up.row.cost;
+  const db = `${fixed(up.onTransmitDb, 2)} dB`;
+  const gain = `As much from the antenna is ${db} of gain, ${radioW === null ? '' : 'on transmit and '}on receive, about ${moneyFigure(up.onTransmitDb * costs.gainCostPerDb)} ${currency}`;
+  const power =
+    up.powerInsteadW === null || radioW === null
+      ? ''
+      : `; from power it is ${powerText(up.powerInsteadW)} instead of ${powerText(radioW)}, about ${moneyFigure(up.onTransmitDb * costs.powerCostPerDb)} ${currency}, and does nothing for reception`;
+  return tied(`${gain}${power}.`);
+}
+
+/** How much further, and how much higher, the cable would still do. */
+export function farthestSentence(
+  changes: Changes,
+  name: string,
+  bands: string[],
+  lengths: LengthUnit,
+): string | null {
+  const { farthest, highestMHz } = changes;
+  if (!farthest) return null;
+  const length =
+    farthest.kind === 'BEYOND'
+      ? `over ${lengthText(farthest.lengthM, lengths)}`
+      : `up to ${lengthText(Math.floor(farthest.lengthM * 10) / 10, lengths)}`;
+  const by =
+    farthest.kind === 'BEYOND'
+      ? ''
+      : farthest.band === null
+        ? ', then cost or mass say no'
+        : `, then ${bands[farthest.band] ?? ''} fails`;
+  const high =
+    highestMHz === null
+      ? ''
+      : `; and on frequencies up to ${frequencyText(Number(highestMHz.toPrecision(3)))}`;
+  return tied(`${name} does ${length}${by}${high}.`);
+}
+
+/** What moving the matching unit would do. */
+export function matchingMovedSentence(
+  changes: Changes,
+  row: Row,
+  focus: number,
+  band: string,
+): string | null {
+  const moved = changes.matchingMoved;
+  const before = row.cells[focus]?.totalLossDb ?? null;
+  const after = moved?.row.cells[focus]?.totalLossDb ?? null;
+  if (!moved || before === null || after === null) return null;
+  const where = moved.to === 'AT_ANTENNA' ? 'at the antenna' : 'at the radio';
+  const gained = before - after;
+  const here =
+    Math.abs(gained) < 0.05
+      ? `nothing changes on ${band}`
+      : `${row.name} loses ${fixed(Math.abs(gained), 1)} dB ${gained > 0 ? 'less' : 'more'} on ${band}`;
+  const cheaper = moved.first?.cost && row.cost && moved.first.cost.amount < row.cost.amount;
+  const first = cheaper && moved.first ? `, and ${moved.first.name} would do` : '';
+  return tied(`With the matching unit ${where} ${here}${first}.`);
+}
+
+/** Where the ladder of value stops paying. */
+export function kneeSentence(ladder: Ladder, worthPerDb: number, band: string): string {
+  const step = ladder.steps[ladder.knee];
+  const point = ladder.points.find((p) => p.rowId === step?.rowId);
+  const next = ladder.steps[ladder.knee + 1];
+  if (!step || !point) return 'No cable of known price stands here.';
+  const after =
+    next?.costPerDb == null
+      ? 'Nothing loses less.'
+      : `The next step costs ${moneyFigure(next.costPerDb)} ${ladder.currency ?? ''} per dB.`;
+  return tied(
+    `At ${moneyFigure(worthPerDb)} ${ladder.currency ?? ''} for a dB on ${band} it pays to go as far as ${point.name}. ${after}`,
+  );
+}
+
+/** What a choice was made on, and what is so now. */
+export function driftSentence(then: string[], now: string[]): string {
+  return tied(`Chosen on old figures: then ${then.join(', ')}; now ${now.join(', ')}.`);
+}
