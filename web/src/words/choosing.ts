@@ -336,7 +336,7 @@ export function stepUpSentence(
         ? '; on receive it brings next to nothing'
         : `; on receive ${fixed(up.onReceiveDb, 1)} dB`;
   return tied(
-    `${up.row.name} brings ${watts}${fixed(up.onTransmitDb, 2)} dB, on ${band} for ${moneyFigure(costs)} ${up.row.cost.currency} more: ${moneyFigure(costs / up.onTransmitDb)} per dB${receive}.`,
+    `${up.row.name} brings ${watts}${fixed(up.onTransmitDb, 2)} dB, on ${band} for ${moneyFigure(costs)} ${up.row.cost.currency} more: ${moneyFigure(costs / up.onTransmitDb)} ${up.row.cost.currency} per dB${receive}.`,
   );
 }
 

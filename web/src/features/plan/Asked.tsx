@@ -1,5 +1,5 @@
 import { usePreferences } from '../../app/preferences';
-import { Fact, OpensInPlace, QuantityField, Select } from '../../ui';
+import { Fact, OpensInPlace, QuantityField, Select, useNarrow } from '../../ui';
 import { inUnit, lengthFigure, lengthText, moneyFigure, plain } from '../../units';
 import { ASKED_WORDS, askedText } from '../../words';
 import type { Kind } from '../../words';
@@ -29,6 +29,7 @@ interface Props {
 export function Asked(props: Props) {
   const { plan, isReceiver, onCommand } = props;
   const { settings } = usePreferences();
+  const narrow = useNarrow();
   const asked = requirementsOf(plan);
   return (
     <section
@@ -39,7 +40,12 @@ export function Asked(props: Props) {
       {asked.map((requirement, i) => (
         <Sentence key={`${requirement.kind} ${i}`} {...props} asked={requirement} index={i} />
       ))}
-      <OpensInPlace label="ask for something more" text="+ ask" className="quiet" width={240}>
+      <OpensInPlace
+        label="ask for something more"
+        text="+ ask"
+        className="quiet"
+        width={narrow ? 280 : 440}
+      >
         {(close) => (
           <AskMore
             isReceiver={isReceiver}
@@ -185,7 +191,7 @@ function Opened({
 }
 
 function AskMore({ isReceiver, onAsk }: { isReceiver: boolean; onAsk: (kind: Kind) => void }) {
-  return GROUPS.map((group) => {
+  const groups = GROUPS.map((group) => {
     const kinds = isReceiver ? group.kinds.filter(isForReceivers) : group.kinds;
     return kinds.length === 0 ? null : (
       <div key={group.text} role="group" aria-label={group.text}>
@@ -203,6 +209,7 @@ function AskMore({ isReceiver, onAsk }: { isReceiver: boolean; onAsk: (kind: Kin
       </div>
     );
   });
+  return <div className="grid gap-x-4 gap-y-2 min-[900px]:grid-cols-2">{groups}</div>;
 }
 
 const TIMES = [1, 2, 4].map((n) => ({

@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Row } from '../../api';
 import { useShortcuts } from '../../app/useShortcuts';
 import { Choice } from '../../ui';
@@ -44,12 +44,23 @@ export function LedgerBar({
 }) {
   const field = useRef<HTMLInputElement>(null);
   useShortcuts(useMemo(() => ({ '/': () => field.current?.focus() }), []));
+  // the address follows a moment later; what is typed must not wait for it
+  const [typed, setTyped] = useState(sifting.find);
+  const [followed, setFollowed] = useState(sifting.find);
+  if (followed !== sifting.find) {
+    setFollowed(sifting.find);
+    if (sifting.find === '') setTyped('');
+  }
+  function find(text: string) {
+    setTyped(text);
+    onSift({ find: text });
+  }
   const base = rows.find((r) => r.id === sifting.base);
   return (
     <div className="flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1">
       <Views view={view} onView={onView} />
       <span
-        className={`ml-auto flex flex-wrap items-baseline gap-x-4 ${view === 'ledger' ? '' : 'hidden'}`}
+        className={`ml-auto flex flex-wrap items-baseline gap-x-4 print:hidden ${view === 'ledger' ? '' : 'hidden'}`}
       >
         {base && (
           <button type="button" className="quiet" onClick={() => onSift({ base: null })}>
@@ -62,19 +73,18 @@ export function LedgerBar({
           aria-label="filter cables"
           placeholder="filter"
           className="boxed min-h-6 w-24"
-          value={sifting.find}
-          onChange={(e) => onSift({ find: e.target.value })}
-          onKeyDown={(e) => e.key === 'Escape' && onSift({ find: '' })}
+          value={typed}
+          onChange={(e) => find(e.target.value)}
+          onKeyDown={(e) => e.key === 'Escape' && find('')}
         />
-        <label className="flex items-baseline gap-1">
-          <input
-            type="checkbox"
-            className="self-center"
-            checked={sifting.hideFailing}
-            onChange={(e) => onSift({ hideFailing: e.target.checked })}
-          />
+        <button
+          type="button"
+          className={`quiet ${sifting.hideFailing ? 'font-semibold underline' : ''}`}
+          aria-pressed={sifting.hideFailing}
+          onClick={() => onSift({ hideFailing: !sifting.hideFailing })}
+        >
           hide what fails
-        </label>
+        </button>
         <button type="button" className="quiet" onClick={onMix}>
           try a mix
         </button>

@@ -59,7 +59,7 @@ export function MixPanel({
   return (
     <section
       aria-label="mixes"
-      className="flex shrink-0 flex-col gap-1.5 border-b border-hairline bg-raised px-4 py-2"
+      className="flex shrink-0 flex-col gap-1.5 print:hidden border-b border-hairline bg-raised px-4 py-2"
     >
       <p className="flex flex-wrap items-baseline gap-x-2">
         <span className="font-semibold">A mix:</span>
@@ -165,8 +165,13 @@ function Mix({ row, plan, onLay }: { row: Row; plan: Plan; onLay: () => void }) 
       <span className={verdictColour(row.verdict)}>
         {rowSummary(row, false, preferenceOf(plan), bandsOf(plan).map(bandName))}
       </span>
-      <button type="button" className="quiet ml-auto" onClick={onLay}>
-        lay {row.name} into the run
+      <button
+        type="button"
+        className="quiet ml-auto"
+        aria-label={`lay ${row.name} into the run`}
+        onClick={onLay}
+      >
+        lay it
       </button>
     </li>
   );

@@ -18,7 +18,15 @@ import {
 import { withNumber } from './asked';
 import type { Command } from './commands';
 import type { Plan, Requirement } from './model';
-import { bandName, bandsOf, comparisonOf, isAnythingAsked, powerOn, requirementsOf } from './model';
+import {
+  bandName,
+  bandsOf,
+  comparisonOf,
+  isAnythingAsked,
+  matchingOn,
+  powerOn,
+  requirementsOf,
+} from './model';
 
 /** It follows so long after the last change: nobody reads it while typing. */
 const SETTLED_MS = 300;
@@ -60,14 +68,16 @@ export function WhatChanges({ plan, row, catalogue, focus }: Props) {
     stepUpSentence(changes, row, focus, band),
     instead,
     farthestSentence(changes, row.name, bands, lengths),
-    matchingMovedSentence(changes, row, focus, band),
+    matchingOn(plan, bandsOf(plan)[focus]) === 'NONE'
+      ? null
+      : matchingMovedSentence(changes, row, focus, band),
   ].filter((s) => s !== null);
   if (sentences.length === 0) return null;
   const isOld = answer.isPlaceholderData || request !== wanted;
   return (
     <section
       aria-label="what would change it"
-      className={`border-t border-hairline pt-3 ${isOld ? 'opacity-45' : ''}`}
+      className={`border-t border-hairline pt-3 print:hidden ${isOld ? 'opacity-45' : ''}`}
     >
       <h2 className="mb-1 text-[12px] text-soft">What would change it</h2>
       <ul className="flex flex-col gap-1.5">

@@ -86,8 +86,8 @@ export function ReachView({
       tabIndex={0}
     >
       <p className="pb-2">
-        How far each would go before what is asked fails: the thick bar on every band, the thin one
-        on {bandName(bands[focus])} alone.
+        How far each would go before what is asked fails (ratings are judged at the length as it
+        is): the thick bar in all, the thin one on {bandName(bands[focus])} alone.
       </p>
       {!answer.data && <p role="status">Measuring how far each would go …</p>}
       {answer.error && (
@@ -163,13 +163,13 @@ function ReachRow({
 function saidOf(row: Row, plan: Plan, lengths: 'm' | 'ft'): string {
   const least = leastReach(row);
   if (!least) return '–';
-  const band = bandName(bandsOf(plan)[least.band]);
+  const by = least.band === null ? 'cost or mass' : bandName(bandsOf(plan)[least.band]);
   switch (least.kind) {
     case 'NOT_EVEN_NONE':
-      return `not even none, on ${band}`;
+      return least.band === null ? 'not even none, by cost' : `not even none, on ${by}`;
     case 'BEYOND':
       return `over ${lengthText(least.lengthM, lengths)}`;
     case 'UP_TO':
-      return `${lengthText(Number(least.lengthM.toFixed(1)), lengths)}, by ${band}`;
+      return `${lengthText(Number(least.lengthM.toFixed(1)), lengths)}, by ${by}`;
   }
 }

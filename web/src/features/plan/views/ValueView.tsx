@@ -10,11 +10,11 @@ import { kneeSentence } from '../../../words';
 import type { Plan } from '../model';
 import { bandName, bandsOf, comparisonOf } from '../model';
 
-const HEIGHT = 260;
+const HEIGHT = 280;
 const LEFT = 52;
 const RIGHT = 16;
 const TOP = 12;
-const BOTTOM = 36;
+const BOTTOM = 44;
 const TICKS = { fill: 'var(--ink-soft)', fontSize: 11, fontFamily: 'var(--font-mono)' } as const;
 
 /** Names nearer to each other than this would run into each other, px. */
@@ -179,6 +179,7 @@ function Drawing({ ladder, selected, onSelect }: LadderProps) {
           tickStroke="var(--ink-soft)"
           tickLabelProps={() => ({ ...TICKS, textAnchor: 'middle', dy: '0.25em' })}
           label="lost, dB"
+          labelOffset={10}
           labelProps={{ fill: 'var(--ink-soft)', fontSize: 11, textAnchor: 'middle' }}
         />
         <AxisLeft
@@ -213,18 +214,18 @@ function Steps({ ladder, selected, onSelect }: LadderProps) {
   return (
     <table className="w-full text-[12px]">
       <caption className="pb-1 text-left text-soft">
-        The steps, and what the next dB{hasWatts ? ' or watt' : ''} costs on each
+        The steps, and what the next dB{hasWatts ? ' or watt' : ''} costs on each, {currency}
       </caption>
       <thead>
-        <tr className="text-right text-[11px] text-soft [&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:font-normal">
-          <th scope="col" className="text-left">
+        <tr className="text-right text-[11px] text-soft [&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pl-3 [&>th]:align-bottom [&>th]:font-normal">
+          <th scope="col" className="!pl-0 text-left">
             cable
           </th>
           <th scope="col">{currency}</th>
           <th scope="col">dB</th>
-          <th scope="col">{currency} per dB</th>
-          {hasWatts && <th scope="col">{currency} per W more</th>}
-          {hasWatts && <th scope="col">{currency} per W there</th>}
+          <th scope="col">per dB</th>
+          {hasWatts && <th scope="col">per W more</th>}
+          {hasWatts && <th scope="col">per W that arrives</th>}
         </tr>
       </thead>
       <tbody>
@@ -234,7 +235,7 @@ function Steps({ ladder, selected, onSelect }: LadderProps) {
           return (
             <tr
               key={step.rowId}
-              className={`text-right [&>*]:border-b [&>*]:border-hairline [&>*]:py-1 ${step.rowId === selected ? 'bg-raised' : ''} ${i > ladder.knee ? 'text-soft' : ''}`}
+              className={`text-right [&>*]:border-b [&>*]:border-hairline [&>*]:py-1 [&>td]:pl-3 ${step.rowId === selected ? 'bg-raised' : ''} ${i > ladder.knee ? 'text-soft' : ''}`}
             >
               <th scope="row" className="text-left font-semibold">
                 <button type="button" onClick={() => onSelect(step.rowId)}>

@@ -29,7 +29,7 @@ class ChoosingStoryTest {
         assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "PASS");
 
         // More watts are asked: verdicts change, with the number in the reason.
-        sheet.field("asked for").fill("26");
+        sheet.field("asked for: watts that arrive").fill("26");
         assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "FAIL");
         assertThat(sheet.row("Air-spaced 10")).containsText("short of 26 W on 70 cm");
         assertThat(sheet.row("Foam 15")).hasAttribute("data-verdict", "PASS");
@@ -44,7 +44,7 @@ class ChoosingStoryTest {
         assertThat(sheet.saveState()).hasText("a moment ago");
 
         page.reload();
-        assertThat(sheet.field("asked for")).hasValue("26");
+        assertThat(sheet.field("asked for: watts that arrive")).hasValue("26");
         assertThat(sheet.field("length")).hasValue("31");
         assertThat(sheet.note()).containsText("Foam 15 brings");
         assertThat(sheet.note()).containsText("carried up once, stays for good");
@@ -155,7 +155,7 @@ class ChoosingStoryTest {
         assertThat(theirs.note()).containsText("of your 20 W");
         other.waitForTimeout(1500);
 
-        mine.field("asked for").fill("33");
+        mine.field("asked for: percent that arrives").fill("33");
         assertThat(mine.alert()).containsText("saved elsewhere meanwhile");
         page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("run"))
                 .getByRole(AriaRole.RADIO)
@@ -166,7 +166,7 @@ class ChoosingStoryTest {
         assertThat(mine.saveState()).hasText("a moment ago");
         page.reload();
         assertThat(mine.field("length")).hasValue("44");
-        assertThat(mine.field("asked for")).hasValue("33");
+        assertThat(mine.field("asked for: percent that arrives")).hasValue("33");
         assertThat(mine.field("radio power")).hasValue("100");
     }
 }

@@ -27,6 +27,7 @@ final class PlanSheetPage {
     static PlanSheetPage makeNew(Page page) {
         page.navigate("/plans");
         page.getByText("New plan").first().click();
+        page.getByText("Home run").first().click();
         page.waitForURL("**/plans/*-*");
         PlanSheetPage sheet = open(page, page.url() + "?band=");
         sheet.field("length").waitFor();

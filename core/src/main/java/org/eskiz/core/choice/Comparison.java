@@ -14,6 +14,7 @@ import org.eskiz.core.run.Radio;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.run.RunTooLossyException;
+import org.eskiz.core.run.StretchedRun;
 
 /** Candidates put one after the other into the same run. */
 public final class Comparison {
@@ -174,9 +175,14 @@ public final class Comparison {
         }
         double slowest =
                 filling.stream().mapToDouble(c -> c.cable().speed()).min().orElseThrow();
+        StretchedRun stretched = StretchedRun.of(
+                place.filledWith(filling), place.sections(), bands.get(band).radio(), at, antennas.get(band));
         return Optional.of(Reach.search(
-                l -> assessment(place.filledWith(filling, l), band, at)
-                        .map(a -> leastSpareDb(a, band))
+                l -> stretched
+                        .at(l)
+                        .map(losses -> leastSpareDb(
+                                new Standing(bands.get(band), losses.totalDb(), losses.throughDb(), Margins.UNKNOWN),
+                                band))
                         .orElse(Double.NEGATIVE_INFINITY),
                 slowest / (at.frequencyMHz() * 1e6) / 2));
     }
@@ -216,7 +222,10 @@ public final class Comparison {
 
     /** What one band has to spare in a run that was assessed there or near it, dB; infinite where nothing is asked. */
     double leastSpareDb(RunAssessment assessment, int band) {
-        Standing mean = Standing.atTheMean(bands.get(band), assessment, Margins.UNKNOWN);
+        return leastSpareDb(Standing.atTheMean(bands.get(band), assessment, Margins.UNKNOWN), band);
+    }
+
+    private double leastSpareDb(Standing mean, int band) {
         return Judgement.leastSpareDb(onBand.get(band), mean).orElse(Double.POSITIVE_INFINITY);
     }
 

@@ -23,6 +23,21 @@ final class Angles {
      * thousand times for one, and objects for complex numbers take most of its time.
      */
     static Angles solve(TwoPort whole, List<PortState> atAntenna, Radio radio) {
+        return solve(
+                whole,
+                atAntenna,
+                atAntenna.stream().mapToDouble(PortState::power).toArray(),
+                radio);
+    }
+
+    /**
+     * The same for the part of a run that ends before the antenna.
+     *
+     * @param whole that part
+     * @param behind the states at its end
+     * @param leaving power that the antenna gets in each of them
+     */
+    static Angles solve(TwoPort whole, List<PortState> behind, double[] leaving, Radio radio) {
         double ar = whole.a().real();
         double ai = whole.a().imag();
         double br = whole.b().real();
@@ -31,18 +46,18 @@ final class Angles {
         double ci = whole.c().imag();
         double dr = whole.d().real();
         double di = whole.d().imag();
-        Angles angles = new Angles(atAntenna.size());
-        for (int k = 0; k < atAntenna.size(); k++) {
-            PortState antenna = atAntenna.get(k);
-            double vr = antenna.voltage().real();
-            double vi = antenna.voltage().imag();
-            double ir = antenna.current().real();
-            double ii = antenna.current().imag();
+        Angles angles = new Angles(behind.size());
+        for (int k = 0; k < leaving.length; k++) {
+            PortState end = behind.get(k);
+            double vr = end.voltage().real();
+            double vi = end.voltage().imag();
+            double ir = end.current().real();
+            double ii = end.current().imag();
             double radioVr = ar * vr - ai * vi + br * ir - bi * ii;
             double radioVi = ar * vi + ai * vr + br * ii + bi * ir;
             double radioIr = cr * vr - ci * vi + dr * ir - di * ii;
             double radioIi = cr * vi + ci * vr + dr * ii + di * ir;
-            angles.add(k, radio, vr * ir + vi * ii, radioVr, radioVi, radioIr, radioIi);
+            angles.add(k, radio, leaving[k], radioVr, radioVi, radioIr, radioIi);
         }
         return angles;
     }

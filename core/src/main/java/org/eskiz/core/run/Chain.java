@@ -26,7 +26,7 @@ record Chain(List<TwoPort> elements, TwoPort whole) {
         }
     }
 
-    private static TwoPort twoPort(Element element, Conditions at, double radioOhm) {
+    static TwoPort twoPort(Element element, Conditions at, double radioOhm) {
         if (element instanceof Element.Line line) {
             return LineConstants.of(line.cable(), at.frequencyMHz(), at.ambientC())
                     .ofLength(line.lengthM());

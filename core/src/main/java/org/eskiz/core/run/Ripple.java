@@ -15,6 +15,9 @@ record Ripple(double forward, double backward, double ripple, double phase, doub
     /** Newton's method doubles the digits that agree with every step; a crest is off by less than a quarter period. */
     private static final int NEWTON_STEPS = 6;
 
+    /** Nearer than this to the hump, as a phase, the value agrees to more digits than a double has. */
+    private static final double CLOSE_ENOUGH = 1e-8;
+
     /**
      * A greatest value.
      *
@@ -32,11 +35,19 @@ record Ripple(double forward, double backward, double ripple, double phase, doub
         double period = 2 * Math.PI / doubleBeta;
         double first = crestAfter(0);
         double last = crestAfter(lengthM) - period;
-        for (double crest : new double[] {first - period, first, last, last + period}) {
-            double z = Math.min(lengthM, Math.max(0, hump(crest)));
-            best = best.orIfGreater(at(z));
+        best = best.orIfGreater(near(first - period, lengthM)).orIfGreater(near(first, lengthM));
+        return last > first
+                ? best.orIfGreater(near(last, lengthM)).orIfGreater(near(last + period, lengthM))
+                : best.orIfGreater(near(last + period, lengthM));
+    }
+
+    /** The hump at a crest, as far as it lies on the line. */
+    private Greatest near(double crest, double lengthM) {
+        double quarter = Math.PI / 2 / doubleBeta;
+        if (crest < -quarter || crest > lengthM + quarter) {
+            return at(0);
         }
-        return best;
+        return at(Math.min(lengthM, Math.max(0, hump(crest))));
     }
 
     /** The first place from here on where the cosine adds most. */
@@ -58,7 +69,11 @@ record Ripple(double forward, double backward, double ripple, double phase, doub
             if (bend >= 0) {
                 return crest;
             }
-            z -= slope / bend;
+            double step = slope / bend;
+            z -= step;
+            if (Math.abs(step) * doubleBeta < CLOSE_ENOUGH) {
+                return z;
+            }
         }
         return z;
     }

@@ -49,7 +49,8 @@ public final class RunAssessment {
         return new RunAssessment(run, radio, conditions, antenna);
     }
 
-    private static List<PortState> endOfRun(Run run, Radio radio, AntennaStates antenna) {
+    /** What stands at the antenna end: the antenna, or what a matching unit there makes of it. */
+    static List<PortState> endOfRun(Run run, Radio radio, AntennaStates antenna) {
         if (radio.matching() != Matching.AT_ANTENNA) {
             return antenna.states();
         }

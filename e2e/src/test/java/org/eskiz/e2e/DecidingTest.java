@@ -1,0 +1,126 @@
+package org.eskiz.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The decision: what is asked, what says no, what it is worth, and what would change it. */
+@ExtendWith(RunningEskiz.class)
+class DecidingTest {
+
+    private static final Pattern WITH_ITS_SIGN = Pattern.compile("^[+−].*");
+
+    @Test
+    void whatThePlaceAndThePurseAskDecidesToo(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        assertThat(sheet.row("RG-58")).containsText("its jacket does not bear the sun");
+        page.getByLabel("about “in the sun”").first().click();
+        assertThat(page.getByText("lies in the sun for years")).isVisible();
+        sheet.button("put it aside").click();
+        page.keyboard().press("Escape");
+        assertThat(sheet.row("RG-58")).containsText("short of 50 %");
+
+        page.getByLabel("ask for something more").click();
+        sheet.button("a budget").click();
+        sheet.field("asked for: a budget").fill("50");
+        assertThat(sheet.row("Foam 10")).containsText("EUR over the budget");
+        assertThat(sheet.row("Foam 10")).hasAttribute("data-verdict", "FAIL");
+        sheet.button("hide what fails").click();
+        assertThat(sheet.row("Foam 10")).hasCount(0);
+        assertThat(page.getByText("cables are not shown")).isVisible();
+
+        // four runs cost four times as much, and the heading says so
+        page.getByLabel("how it is bought").first().click();
+        page.getByLabel("how often the run is needed").selectOption("4");
+        assertThat(page.getByText("cable for 4 × 20 m")).isVisible();
+        assertThat(sheet.saveState()).hasText("a moment ago");
+        page.reload();
+        assertThat(sheet.field("asked for: a budget")).hasValue("50");
+        assertThat(page.getByText("cable for 4 × 20 m")).isVisible();
+        assertThat(sheet.button("hide what fails")).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
+    void whereNothingGetsThroughOneStepEasesIt(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        sheet.field("asked for: percent that arrives").fill("99");
+        assertThat(sheet.note()).containsText("Nothing gets through.");
+        sheet.button("Do that").first().click();
+        assertThat(sheet.note()).not().containsText("Nothing gets through.");
+        assertThat(page.locator("[data-row]:not([data-verdict=FAIL])").first()).isVisible();
+        sheet.field("asked for: percent that arrives").blur();
+        page.keyboard().press("Control+z");
+        assertThat(sheet.field("asked for: percent that arrives")).hasValue("99");
+    }
+
+    @Test
+    void aMixIsFoundLaidAndThenJudgedLikeAnyCable(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        sheet.button("try a mix").click();
+        Locator mixes = page.getByLabel("mixes");
+        assertThat(mixes).containsText("No other mix is better.");
+        sheet.field("length of the tail").fill("25");
+        assertThat(mixes).containsText("must be shorter than the 20 m");
+        sheet.field("length of the tail").fill("4");
+        Locator best = mixes.locator("li").first();
+        assertThat(best).containsText("16 m + 4 m");
+        String name = best.locator("span.font-semibold").textContent();
+        best.getByText("lay it").click();
+        assertThat(sheet.row(name)).containsText("in the run");
+        assertThat(page.locator("[data-element]")).hasCount(5);
+        assertThat(sheet.note()).containsText(name.split(" \\+ ")[0]);
+    }
+
+    @Test
+    void valueIsWeighedAndFiguresAreReadAgainstWhatOneHas(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        page.getByLabel("more about RG-58").click();
+        sheet.button("read the others against it").click();
+        assertThat(sheet.button("against RG-58 ×")).isVisible();
+        assertThat(sheet.focusFigure("Foam 10")).hasText(WITH_ITS_SIGN);
+        sheet.button("against RG-58 ×").click();
+        assertThat(sheet.focusFigure("Foam 10")).not().hasText(WITH_ITS_SIGN);
+
+        sheet.button("Value").click();
+        Locator value = page.getByTestId("value-view");
+        assertThat(value).containsText("it pays to go as far as");
+        sheet.field("worth of a dB").fill("0.5");
+        assertThat(value).containsText("as far as RG-174");
+        sheet.field("worth of a dB").fill("20");
+        assertThat(value).not().containsText("as far as RG-174");
+    }
+
+    @Test
+    void aDecisionOnOldFiguresSaysSoAndTheNoteSaysWhatWouldChangeIt(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        sheet.button("Foam 10").click();
+        Locator changes = page.getByLabel("what would change it");
+        assertThat(changes).containsText("Foam 10 does up to");
+        assertThat(changes).containsText("does nothing for reception");
+        sheet.button("Choose this cable").click();
+        sheet.button("Keep the choice").click();
+        assertThat(sheet.row("Foam 10")).containsText("chosen, in the run");
+        assertThat(sheet.note()).not().containsText("Chosen on old figures");
+        sheet.field("length").fill("28");
+        assertThat(sheet.note()).containsText("Chosen on old figures: then");
+        assertThat(sheet.note()).containsText("EUR; now");
+    }
+
+    @Test
+    void aPlanStartsFromItsUse(Page page) {
+        page.navigate("/plans");
+        page.getByText("New plan").first().click();
+        page.getByText("Receive only").first().click();
+        page.waitForURL("**/plans/*-*");
+        PlanSheetPage sheet = PlanSheetPage.open(page, page.url());
+        assertThat(sheet.field("asked for: penalty on receive")).hasValue("2");
+        assertThat(sheet.note()).containsText("of the signal to the receiver");
+        page.getByLabel("ask for something more").click();
+        assertThat(page.getByText("dB that may be lost")).isVisible();
+        assertThat(page.getByText("heat that is borne")).hasCount(0);
+    }
+}
