@@ -24,6 +24,7 @@ class AccessibilityTest {
             "/settings",
             PlanSheetPage.GALLERY + "&own=new",
             PlanSheetPage.GALLERY + "&view=reach",
+            PlanSheetPage.GALLERY + "&view=value&mix=open",
             "/plans/5ca77a00-0003-4000-8000-000000000003?view=line",
             "/plans/5ca77a00-0003-4000-8000-000000000003?view=sweep");
 
@@ -31,6 +32,7 @@ class AccessibilityTest {
     @FieldSource("SHEETS")
     void axeFindsNothingAtAnyWidthInEitherPalette(String address, Page page) {
         page.navigate(address);
+        page.locator("h1").first().waitFor();
         for (int width : new int[] {1280, 1920, 390}) {
             page.setViewportSize(width, 844);
             page.locator("[data-row], [aria-label^='rename'], [role=radio], [role=table], table, [role=img]")
@@ -50,6 +52,10 @@ class AccessibilityTest {
     void axeFindsNothingInWhatOpens(Page page) {
         PlanSheetPage sheet = PlanSheetPage.open(page, PlanSheetPage.GALLERY);
         page.getByText("as a table").click();
+        page.getByLabel("ask for something more").click();
+        page.getByText("a duct to go through").waitFor();
+        assertThat(findings(axe(page))).isEmpty();
+        page.keyboard().press("Escape");
         page.getByLabel("more about Foam 10", new Page.GetByLabelOptions().setExact(true))
                 .click();
         page.getByLabel(Pattern.compile("^joint .*, 1 of")).click();
