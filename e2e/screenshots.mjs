@@ -40,6 +40,11 @@ const views = [
     act: (page) => page.getByText(/m, by 70 cm/).first().waitFor(),
   },
   {
+    name: 'value-view',
+    path: `${gallery}&view=value`,
+    act: (page) => page.getByText('what a dB costs me').waitFor(),
+  },
+  {
     name: 'line-view',
     path: `${wire}?view=line`,
     act: (page) => page.mouse.move(420, 430),
@@ -61,7 +66,7 @@ const views = [
     name: 'pointing-and-reasons',
     path: gallery,
     act: async (page) => {
-      await page.getByRole('textbox', { name: 'asked for' }).fill('26');
+      await page.getByRole('textbox', { name: 'asked for: watts that arrive' }).fill('26');
       await page.getByText('26 W on 70 cm').first().waitFor();
       await page.getByLabel('more about Foam 10', { exact: true }).click();
       await page.getByRole('button', { name: 'RG-8X', exact: true }).hover();

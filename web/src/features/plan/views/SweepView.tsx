@@ -166,7 +166,7 @@ export function SweepView(props: Props) {
           <button
             type="button"
             className="quiet"
-            disabled={curves.length === 0}
+            disabled={curves.length === 0 || answer.isPlaceholderData}
             onClick={() => answer.data && saveCsv(plan.name, over, answer.data)}
           >
             save as CSV
@@ -174,7 +174,7 @@ export function SweepView(props: Props) {
           <button
             type="button"
             className="quiet"
-            disabled={curves.length === 0}
+            disabled={curves.length === 0 || answer.isPlaceholderData}
             onClick={() => saveSvg(plan.name, drawing.current?.querySelector('svg') ?? null)}
           >
             save as SVG
