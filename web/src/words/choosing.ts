@@ -222,6 +222,13 @@ function sparedText(reason: Reason, kind: Kind): string {
       return `costs ${askedText(kind, reached, reason.values.currency ?? '')}`;
     case 'DUCT_BORE':
       return `${figureAs(kind, reached)} across`;
+    case 'BEND_ONCE':
+      return `bends once to ${figureAs(kind, reached)}`;
+    case 'BEND_REPEATED':
+      return `bends again and again to ${figureAs(kind, reached)}`;
+    case 'MOST_MASS':
+    case 'MOST_MASS_ON_MAST':
+      return `weighs ${figureAs(kind, reached)}`;
     default:
       return figureAs(kind, reached);
   }

@@ -17,6 +17,9 @@ import org.eskiz.core.choice.Reason.Cause;
  */
 public record Relaxation(Row row, List<Eased> eased) {
 
+    /** More of them nobody weighs against each other. */
+    private static final int MOST_WAYS = 4;
+
     public Relaxation {
         eased = List.copyOf(eased);
     }
@@ -39,7 +42,7 @@ public record Relaxation(Row row, List<Eased> eased) {
 
     /**
      * The ways to let a first candidate through, one for each requirement or set of them: the fewest requirements first,
-     * then by how little they are eased.
+     * then by how little they are eased; more of them only where each is eased so little that it is less together.
      *
      * @return empty as soon as a suited candidate gets through without
      */
@@ -61,7 +64,9 @@ public record Relaxation(Row row, List<Eased> eased) {
             }
         }
         return first.stream()
-                .filter(w -> w.eased.size() == first.get(0).eased.size())
+                .filter(w -> w.eased.size() == first.get(0).eased.size()
+                        || w.share() < first.get(0).share())
+                .limit(MOST_WAYS)
                 .toList();
     }
 
