@@ -20,6 +20,9 @@ export type Decision = Schemas['DecisionResponse'];
 export type Changes = Schemas['ChangesResponse'];
 export type Ladder = Schemas['LadderResponse'];
 export type Mixes = Schemas['MixesResponse'];
+export type SheetText = Schemas['SheetTextResponse'];
+export type CableSaid = Schemas['CableTypeRequest'];
+export type CableCurves = Schemas['CurvesResponse'];
 
 /** A problem as the server tells it. */
 export interface Problem {

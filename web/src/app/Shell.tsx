@@ -15,6 +15,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
       () => ({
         '?': () => setListing(true),
         'g p': () => void navigate('/plans'),
+        'g c': () => void navigate('/cables'),
         'g s': () => void navigate('/settings'),
       }),
       [navigate],
@@ -30,6 +31,9 @@ export function Shell({ here, children }: { here?: string; children: React.React
         <nav aria-label="sheets" className="flex min-w-0 flex-1 items-stretch gap-6">
           <NavLink to="/plans" end className={SHEET}>
             Plans
+          </NavLink>
+          <NavLink to="/cables" className={SHEET}>
+            Cables
           </NavLink>
           {here && (
             <span aria-current="page" className={`min-w-0 ${SHEET}`}>

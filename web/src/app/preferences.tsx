@@ -33,7 +33,7 @@ const DEFAULTS: Settings = {
   cableWorthPerDb: 20,
   gainCostPerDb: 20,
   powerCostPerDb: 20,
-  tolerances: { typicalPercent: 10, sheetPercent: 5, measuredPercent: 5 },
+  tolerances: { typicalPercent: 10, sheetPercent: 5, measuredPercent: 5, guessedPercent: 30 },
   palette: 'SYSTEM',
   letterShortcuts: true,
   demoHidden: false,

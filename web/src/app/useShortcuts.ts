@@ -11,9 +11,10 @@ const SEQUENCE_MS = 1200;
 export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
   { keys: '?', what: 'this list' },
   { keys: 'g p', what: 'go to the plans' },
+  { keys: 'g c', what: 'go to the cables' },
   { keys: 'g s', what: 'go to the settings' },
   { keys: 'n', what: 'new plan, on the plans sheet' },
-  { keys: '/', what: 'search, on the plans sheet' },
+  { keys: '/', what: 'search plans, filter cables' },
   { keys: 'u', what: 'read powers in watts, percent, dB, S-units' },
   { keys: '[ ]', what: 'band before, band after; also Page Up and Page Down' },
   { keys: '↑ ↓', what: 'walk through the rows of the ledger' },

@@ -34,6 +34,8 @@ interface Props {
   marks?: readonly PlotMark[];
   /** Whether equal ratios are equally far apart. */
   isLog?: boolean;
+  /** Whether equal ratios are equally far apart on the vertical axis too. */
+  isLogY?: boolean;
   /** Whether the vertical axis begins at zero. */
   fromZero?: boolean;
   mostY?: number;
@@ -76,10 +78,13 @@ export function Plot(props: Props) {
   const top = Math.min(props.mostY ?? Infinity, Math.max(...ys));
   const bottom = props.fromZero ? 0 : Math.min(...ys);
   const spare = 0.06 * (top - bottom || 1);
-  const y = scaleLinear<number>({
-    domain: [bottom - (props.fromZero ? 0 : spare), top + spare],
-    range: [height - BOTTOM, TOP],
-  });
+  const upright: [number, number] = [height - BOTTOM, TOP];
+  const y = props.isLogY
+    ? scaleLog<number>({ domain: [Math.min(...ys), top], range: upright })
+    : scaleLinear<number>({
+        domain: [bottom - (props.fromZero ? 0 : spare), top + spare],
+        range: upright,
+      });
 
   function point(e: React.PointerEvent<SVGSVGElement>) {
     const px = e.clientX - e.currentTarget.getBoundingClientRect().left;
@@ -149,6 +154,7 @@ export function Plot(props: Props) {
           scale={y}
           left={LEFT}
           numTicks={4}
+          tickValues={props.isLogY ? logTicks([Math.min(...ys), top], height) : undefined}
           stroke="var(--ink)"
           tickStroke="var(--ink)"
           tickFormat={(v) => say(Number(v))}

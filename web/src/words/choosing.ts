@@ -203,7 +203,7 @@ function missedText(reason: Reason, kind: Kind): string {
     case 'IMPEDANCE':
       return 'not of the station’s impedance';
     case 'CONNECTORS':
-      return 'too thick or too thin for its connectors';
+      return 'its connectors do not fit it, or not the sockets';
   }
 }
 

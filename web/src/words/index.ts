@@ -17,6 +17,7 @@ import {
 import type { LengthUnit, Level, Reading } from '../units';
 import { reasonText } from './choosing';
 
+export * from './cables';
 export * from './choosing';
 
 /** Less than this in dB is not worth a clause of its own. */
@@ -53,6 +54,7 @@ export const words = {
     TYPICAL: 'typical of the type',
     SHEET: 'from a data sheet',
     MEASURED: 'measured',
+    GUESSED: 'a guess',
   },
   environment: {
     CITY: 'a city',

@@ -87,7 +87,10 @@ describe('a reason of the run as a whole', () => {
     ],
     [reason('MISSED', 'COLDEST_UNROLLING', -25, -10, null), 'not to be unrolled below −10 °C'],
     [reason('MISSED', 'SUN', null, null, null), 'its jacket does not bear the sun'],
-    [reason('MISSED', 'CONNECTORS', null, null, null), 'too thick or too thin for its connectors'],
+    [
+      reason('MISSED', 'CONNECTORS', null, null, null),
+      'its connectors do not fit it, or not the sockets',
+    ],
   ])('%#', (given, text) => {
     expect(reasonText(given, '')).toBe(text);
   });

@@ -48,7 +48,25 @@ export interface paths {
         /** All cable types, each at its newest revision */
         get: operations["listCableTypes"];
         put?: never;
-        post?: never;
+        /** Store a cable type of one's own */
+        post: operations["createCableType"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cable-types/curves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What some types lose and bear over frequency */
+        post: operations["drawCurves"];
         delete?: never;
         options?: never;
         head?: never;
@@ -64,9 +82,46 @@ export interface paths {
         };
         /** One cable type at its newest revision */
         get: operations["getCableType"];
-        put?: never;
+        /** Say something else of a type of one's own: a new revision; 409 when it changed meanwhile */
+        put: operations["saveCableType"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cable-types/{key}/favourite": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Have a type at the top */
+        put: operations["favourCableType"];
+        post?: never;
+        /** Have it at the top no more */
+        delete: operations["unfavourCableType"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cable-types/{key}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Offer a type of one's own no more; plans keep it */
+        post: operations["retireCableType"];
+        /** Offer a retired type again */
+        delete: operations["offerCableType"];
         options?: never;
         head?: never;
         patch?: never;
@@ -332,6 +387,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a copied table of attenuation says, and what may be wrong with it */
+        post: operations["readSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sweeps": {
         parameters: {
             query?: never;
@@ -460,6 +532,21 @@ export interface components {
             /** Format: double */
             min: number | null;
         };
+        CableCurveResponse: {
+            key: string;
+            points: components["schemas"]["CablePointResponse"][];
+        };
+        CablePointResponse: {
+            /** Format: double */
+            attenuationDbPer100m: number;
+            /** Format: double */
+            averagePowerW: number | null;
+            extrapolated: boolean;
+            /** Format: double */
+            floorDbPer100m: number | null;
+            /** Format: double */
+            lossDb: number;
+        };
         CableRequest: {
             attenuation?: components["schemas"]["AttenuationRequest"];
             /** Format: double */
@@ -468,9 +555,65 @@ export interface components {
             /** Format: double */
             velocityFactor?: number;
         };
+        CableTypeRequest: {
+            /** Format: double */
+            averagePowerW?: number;
+            balanced?: boolean;
+            /** Format: double */
+            bendRadiusOnceMm?: number;
+            /** Format: double */
+            bendRadiusRepeatedMm?: number;
+            centreConductor?: string;
+            dielectric?: string;
+            directBurial?: boolean;
+            family?: string;
+            /** @enum {string} */
+            flexing?: "FIXED" | "OCCASIONAL" | "REPEATED";
+            /** Format: double */
+            impedanceOhm: number;
+            jacket?: string;
+            key?: string;
+            /** Format: double */
+            massGPerM?: number;
+            /** Format: double */
+            maxOperatingC?: number;
+            /** Format: double */
+            minInstallC?: number;
+            /** Format: double */
+            minOperatingC?: number;
+            name: string;
+            note?: string;
+            /** Format: double */
+            outerDiameterMm?: number;
+            /** Format: double */
+            peakVoltageV?: number;
+            points: components["schemas"]["SheetPointRequest"][];
+            priceCurrency?: string;
+            /** Format: double */
+            pricePerM?: number;
+            /** Format: date */
+            pricedOn?: string;
+            /** @enum {string} */
+            provenance: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
+            /** Format: double */
+            ratedAtC?: number;
+            /** Format: double */
+            ratedAtMHz?: number;
+            /** Format: int32 */
+            revision?: number;
+            shield?: string;
+            /** Format: double */
+            soldInM?: number;
+            /** Format: date */
+            sourceDate?: string;
+            sourceTitle?: string;
+            sunResistant?: boolean;
+            /** Format: double */
+            velocityFactor: number;
+        };
         CableTypeResponse: {
             /** Format: double */
-            averagePower30MHzW: number | null;
+            averagePowerW: number | null;
             balanced: boolean;
             /** Format: double */
             bendRadiusOnceMm: number | null;
@@ -481,9 +624,15 @@ export interface components {
             dielectric: string | null;
             directBurial: boolean | null;
             family: string;
+            favourite: boolean;
             fit: components["schemas"]["FitResponse"];
             /** @enum {string|null} */
             flexing: "FIXED" | "OCCASIONAL" | "REPEATED" | null;
+            /**
+             * Format: double
+             * @description least k1 that copper allows at its size; null where size is not known, and for balanced line
+             */
+            floorK1: number | null;
             /** Format: double */
             impedanceOhm: number;
             jacket: string | null;
@@ -511,12 +660,26 @@ export interface components {
             /** Format: date */
             pricedOn: string | null;
             /** @enum {string} */
-            provenance: "TYPICAL" | "SHEET" | "MEASURED";
+            provenance: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
+            /** Format: double */
+            ratedAtC: number;
+            /** Format: double */
+            ratedAtMHz: number;
+            /** @description not offered any more */
+            retired: boolean;
             /** Format: date-time */
             revisedAt: string;
             /** Format: int32 */
             revision: number;
             shield: string | null;
+            /**
+             * Format: double
+             * @description whole lengths it is sold in; null for by the metre
+             */
+            soldInM: number | null;
+            /** Format: date */
+            sourceDate: string | null;
+            sourceTitle: string | null;
             sunResistant: boolean | null;
             /** Format: double */
             velocityFactor: number;
@@ -634,6 +797,17 @@ export interface components {
             name: string;
             points: components["schemas"]["CurvePointResponse"][];
         };
+        CurvesRequest: {
+            /** Format: double */
+            ambientC?: number;
+            frequenciesMHz: number[];
+            keys: string[];
+            /** Format: double */
+            lengthM?: number;
+        };
+        CurvesResponse: {
+            curves: components["schemas"]["CableCurveResponse"][];
+        };
         DecisionRequest: {
             /** Format: uuid */
             id: string;
@@ -747,7 +921,6 @@ export interface components {
             k1: number;
             /** Format: double */
             k2: number;
-            residuals: number[];
             /** Format: double */
             worstRelativeResidual: number;
         };
@@ -1124,6 +1297,7 @@ export interface components {
             rowId: string;
         };
         RequirementRequest: {
+            antennaSocketKey?: string;
             bandId?: string;
             /** Format: double */
             boreMm?: number;
@@ -1147,6 +1321,7 @@ export interface components {
             percent?: number;
             /** Format: double */
             powerW?: number;
+            radioSocketKey?: string;
             /** Format: double */
             radiusMm?: number;
             /** Format: double */
@@ -1200,6 +1375,58 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SheetFindingResponse: {
+            /** Format: double */
+            number: number;
+            /** Format: int32 */
+            row: number | null;
+            /** @enum {string} */
+            slip: "FALLING" | "FAR_OFF_THE_FIT" | "COLUMNS_SWAPPED" | "TOO_GOOD_TO_BE_TRUE" | "PER_100_FT";
+        };
+        SheetFitResponse: {
+            /** Format: double */
+            k1: number;
+            /** Format: double */
+            k2: number;
+            /** Format: double */
+            worstRelativeResidual: number;
+        };
+        SheetPointRequest: {
+            /** Format: double */
+            attenuationDbPer100m: number;
+            /** Format: double */
+            frequencyMHz: number;
+        };
+        SheetRowResponse: {
+            /** Format: double */
+            attenuationDbPer100m: number;
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: int32 */
+            line: number;
+            /** Format: double */
+            relativeResidual: number;
+        };
+        SheetTextRequest: {
+            /** @enum {string} */
+            frequencyUnit?: "KHZ" | "MHZ" | "GHZ";
+            /** Format: double */
+            impedanceOhm?: number;
+            /** @enum {string} */
+            lossPer?: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
+            /** Format: double */
+            outerDiameterMm?: number;
+            text: string;
+            /** Format: double */
+            velocityFactor?: number;
+        };
+        SheetTextResponse: {
+            findings: components["schemas"]["SheetFindingResponse"][];
+            fit: components["schemas"]["SheetFitResponse"];
+            rows: components["schemas"]["SheetRowResponse"][];
+            skipped: components["schemas"]["SkippedLineResponse"][];
+            understood: components["schemas"]["UnderstoodResponse"];
+        };
         ShorteningResponse: {
             row: components["schemas"]["RowResponse"];
             /** Format: double */
@@ -1211,6 +1438,12 @@ export interface components {
             lengthM: number;
             /** Format: double */
             lossDb: number;
+        };
+        SkippedLineResponse: {
+            /** Format: int32 */
+            line: number;
+            text: string;
+            why: string;
         };
         SourceResponse: {
             cableKey: string | null;
@@ -1238,6 +1471,8 @@ export interface components {
         };
         ToleranceRequest: {
             /** Format: double */
+            guessedPercent?: number;
+            /** Format: double */
             measuredPercent?: number;
             /** Format: double */
             sheetPercent?: number;
@@ -1245,6 +1480,8 @@ export interface components {
             typicalPercent?: number;
         };
         Tolerances: {
+            /** Format: double */
+            guessedPercent: number;
             /** Format: double */
             measuredPercent: number;
             /** Format: double */
@@ -1265,6 +1502,17 @@ export interface components {
              * @enum {string}
              */
             kind: "TRANSFORMER";
+        };
+        UnderstoodResponse: {
+            decimalComma: boolean;
+            /** @enum {string} */
+            frequencyUnit: "KHZ" | "MHZ" | "GHZ";
+            hasHeader: boolean;
+            /** Format: int32 */
+            lossColumn: number;
+            /** @enum {string} */
+            lossPer: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
+            separator: string;
         };
         ValuePointResponse: {
             /** Format: double */
@@ -1359,7 +1607,169 @@ export interface operations {
             };
         };
     };
+    createCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CableTypeRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableTypeResponse"];
+                };
+            };
+        };
+    };
+    drawCurves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CurvesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurvesResponse"];
+                };
+            };
+        };
+    };
     getCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableTypeResponse"];
+                };
+            };
+        };
+    };
+    saveCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CableTypeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableTypeResponse"];
+                };
+            };
+        };
+    };
+    favourCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableTypeResponse"];
+                };
+            };
+        };
+    };
+    unfavourCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableTypeResponse"];
+                };
+            };
+        };
+    };
+    retireCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableTypeResponse"];
+                };
+            };
+        };
+    };
+    offerCableType: {
         parameters: {
             query?: never;
             header?: never;
@@ -1826,6 +2236,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Settings"];
+                };
+            };
+        };
+    };
+    readSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetTextRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetTextResponse"];
                 };
             };
         };

@@ -1,3 +1,4 @@
+import type { Connector } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Fact, OpensInPlace, QuantityField, Select, useNarrow } from '../../ui';
 import { inUnit, lengthFigure, lengthText, moneyFigure, plain } from '../../units';
@@ -20,6 +21,7 @@ import { reasonFor } from './presets';
 
 interface Props {
   plan: Plan;
+  connectors: readonly Connector[];
   isReceiver: boolean;
   onCommand: (command: Command) => void;
   onTrouble: (field: string, message: string | null) => void;
@@ -62,7 +64,7 @@ export function Asked(props: Props) {
 }
 
 /** One requirement; its number is typed where it stands, and the words after it open the rest. */
-function Sentence({ plan, asked, index, onCommand, onTrouble }: Props & SentenceProps) {
+function Sentence({ plan, connectors, asked, index, onCommand, onTrouble }: Props & SentenceProps) {
   const { kind } = asked;
   const field = FIELDS[kind];
   const { settings } = usePreferences();
@@ -107,6 +109,7 @@ function Sentence({ plan, asked, index, onCommand, onTrouble }: Props & Sentence
         {(close) => (
           <Opened
             plan={plan}
+            connectors={connectors}
             asked={asked}
             onChange={change}
             onDrop={() => {
@@ -127,15 +130,23 @@ interface SentenceProps {
 }
 
 const EVERY_BAND = '';
+const NOT_SAID = '';
+
+const SOCKETS = [
+  ['radioSocketKey', 'socket of the radio'],
+  ['antennaSocketKey', 'socket of the antenna'],
+] as const;
 
 function Opened({
   plan,
+  connectors,
   asked,
   onChange,
   onDrop,
   onTrouble,
 }: {
   plan: Plan;
+  connectors: readonly Connector[];
   asked: Requirement;
   onChange: (to: Requirement) => void;
   onDrop: () => void;
@@ -174,6 +185,22 @@ function Opened({
           />
         </Fact>
       )}
+      {asked.kind === 'CONNECTORS' &&
+        SOCKETS.map(([key, label]) => (
+          <Fact key={key} label={label}>
+            <Select
+              label={label}
+              value={asked[key] ?? NOT_SAID}
+              options={[
+                { value: NOT_SAID, text: 'not said' },
+                ...connectors.map((c) => ({ value: c.key, text: c.name })),
+              ]}
+              onChange={(chosen) =>
+                onChange({ ...asked, [key]: chosen === NOT_SAID ? undefined : chosen })
+              }
+            />
+          </Fact>
+        ))}
       <span className="flex gap-4">
         <button
           type="button"

@@ -142,6 +142,7 @@ function Certainty({ plan, focus, row, atTolerance, catalogue }: Props) {
     TYPICAL: settings.tolerances.typicalPercent,
     SHEET: settings.tolerances.sheetPercent,
     MEASURED: settings.tolerances.measuredPercent,
+    GUESSED: settings.tolerances.guessedPercent,
   }[provenance];
   return (
     <p className="text-soft">

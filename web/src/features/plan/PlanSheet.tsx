@@ -192,6 +192,7 @@ export function PlanSheet({
             />
             <Asked
               plan={plan}
+              connectors={connectors}
               isReceiver={!hasWatts}
               onCommand={editing.command}
               onTrouble={trouble}

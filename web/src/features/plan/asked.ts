@@ -5,7 +5,10 @@ import type { Kind } from '../../words';
 import type { Requirement } from './model';
 
 /** A field of a requirement that holds its number. */
-type NumberField = Exclude<keyof Requirement, 'kind' | 'bandId' | 'off' | 'currency' | 'mastM'>;
+type NumberField = Exclude<
+  keyof Requirement,
+  'kind' | 'bandId' | 'off' | 'currency' | 'mastM' | 'radioSocketKey' | 'antennaSocketKey'
+>;
 
 interface Field {
   name: NumberField;

@@ -125,7 +125,7 @@ export function comparisonOf(
   details: NonNullable<ComparisonRequest['details']>,
 ): ComparisonRequest {
   const own = ownCablesOf(plan);
-  const everything = catalogue.map((type) => ({ cableKey: type.key }));
+  const everything = catalogue.flatMap((type) => (type.retired ? [] : [{ cableKey: type.key }]));
   return {
     ...plan.document.assessment,
     requirements: requirementsOf(plan),

@@ -212,6 +212,7 @@ function Tolerances({ value, onChange }: { value: Settings['tolerances']; onChan
     ['typicalPercent', 'TYPICAL'],
     ['sheetPercent', 'SHEET'],
     ['measuredPercent', 'MEASURED'],
+    ['guessedPercent', 'GUESSED'],
   ] as const;
   return (
     <Labelled label="The loss of a cable may be off by">

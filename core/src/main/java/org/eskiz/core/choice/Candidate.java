@@ -1,6 +1,7 @@
 package org.eskiz.core.choice;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.cable.Ratings;
@@ -13,6 +14,7 @@ import org.eskiz.core.unit.Require;
  * @param cable what the computation needs of it
  * @param balanced whether it is a balanced line: two conductors alike, not coaxial
  * @param pricePerM empty when not known
+ * @param soldInM whole lengths it is sold in, m: a reel, or cut lengths; empty for by the metre
  * @param mechanics what of it can be held in the hand
  * @param ratings what it bears
  * @param tolerance how far its attenuation may be off what is said of it, as a fraction; 0.1 for ±10 %
@@ -22,6 +24,7 @@ public record Candidate(
         Cable cable,
         boolean balanced,
         Optional<Money> pricePerM,
+        OptionalDouble soldInM,
         Mechanics mechanics,
         Ratings ratings,
         double tolerance) {
@@ -33,8 +36,16 @@ public record Candidate(
         }
     }
 
+    /** What so many metres of it cost, in whole lengths where it is sold so. */
+    Optional<Money> cost(double lengthM) {
+        // a hair less, so that 30 m do not take two lengths of 15 and one of rounding
+        double bought =
+                soldInM.isEmpty() ? lengthM : Math.ceil(lengthM / soldInM.getAsDouble() - 1e-9) * soldInM.getAsDouble();
+        return pricePerM.map(p -> p.times(bought));
+    }
+
     /** A cable of which no more is known than what it loses, and that surely. */
     public Candidate(String id, Cable cable) {
-        this(id, cable, false, Optional.empty(), Mechanics.UNKNOWN, Ratings.UNKNOWN, 0);
+        this(id, cable, false, Optional.empty(), OptionalDouble.empty(), Mechanics.UNKNOWN, Ratings.UNKNOWN, 0);
     }
 }

@@ -15,7 +15,7 @@ import org.eskiz.core.cable.Mechanics;
  * @param costInBudget the same where it is in the currency of the budget
  * @param massKg of the replaced sections; empty when not known
  * @param massOnMastKg of what of them hangs on the mast
- * @param connectorsFit whether the connectors at their ends fit their diameters; empty when not known
+ * @param connectorsFit whether the connectors fit their diameters and the sockets; empty when not known
  */
 record Offer(
         List<Candidate> filling,

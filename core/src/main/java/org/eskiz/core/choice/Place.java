@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.cable.Ratings;
@@ -17,9 +18,11 @@ import org.eskiz.core.run.Run;
  * @param run as it is now
  * @param sections indices of its replaceable lines, at least one, in order
  * @param known what else is known of its elements, one each; empty where nothing is
+ * @param socketsFit whether the run begins and ends in what the sockets of radio and antenna take; empty where nobody has said
  * @param mastM how much of it hangs on the mast, counted from the antenna, m; empty where nobody has said
  */
-public record Place(Run run, List<Integer> sections, List<Known> known, OptionalDouble mastM) {
+public record Place(
+        Run run, List<Integer> sections, List<Known> known, Optional<Boolean> socketsFit, OptionalDouble mastM) {
 
     public Place {
         sections = List.copyOf(sections);
@@ -31,7 +34,7 @@ public record Place(Run run, List<Integer> sections, List<Known> known, Optional
 
     /** A place of which no more is known than its run. */
     public Place(Run run, List<Integer> sections) {
-        this(run, sections, List.of(), OptionalDouble.empty());
+        this(run, sections, List.of(), Optional.empty(), OptionalDouble.empty());
     }
 
     /**
@@ -110,7 +113,7 @@ public record Place(Run run, List<Integer> sections, List<Known> known, Optional
         List<Candidate> present = sections.stream()
                 .map(i -> new Candidate("", ((Element.Line) run.elements().get(i)).cable()))
                 .toList();
-        return new Place(filledWith(present, lengthM), sections, known, mastM);
+        return new Place(filledWith(present, lengthM), sections, known, socketsFit, mastM);
     }
 
     /**
@@ -175,20 +178,28 @@ public record Place(Run run, List<Integer> sections, List<Known> known, Optional
     }
 
     private Optional<Money> cost(List<Candidate> filling, Purchase purchase) {
-        Optional<Money> once = Optional.empty();
-        for (int i = 0; i < sections.size(); i++) {
-            double lengthM = lengthM(sections.get(i));
-            Optional<Money> cable = filling.get(i).pricePerM().map(p -> p.times(lengthM));
-            once = i == 0 ? cable : Costs.sum(once, cable);
-        }
+        Optional<Money> sum = filling.stream()
+                .distinct()
+                .map(cable -> cable.cost(purchase.times() * lengthOf(cable, filling)))
+                .reduce(Costs::sum)
+                .orElseThrow();
         for (int end : ends()) {
             Optional<Connector> connector = known.get(end).connector();
             if (connector.isPresent()) {
-                once = Costs.sum(
-                        once, purchase.readyMadeEnd().or(() -> connector.get().price()));
+                Optional<Money> price =
+                        purchase.readyMadeEnd().or(() -> connector.get().price());
+                sum = Costs.sum(sum, price.map(p -> p.times(purchase.times())));
             }
         }
-        return once.map(c -> c.times(purchase.times()));
+        return sum;
+    }
+
+    /** A reel may serve several sections, and several runs. */
+    private double lengthOf(Candidate cable, List<Candidate> filling) {
+        return IntStream.range(0, sections.size())
+                .filter(i -> filling.get(i).equals(cable))
+                .mapToDouble(i -> lengthM(sections.get(i)))
+                .sum();
     }
 
     /** Mass of so many metres of the run, counted from the antenna, as far as they lie in its sections. */
@@ -213,6 +224,9 @@ public record Place(Run run, List<Integer> sections, List<Known> known, Optional
     }
 
     private Optional<Boolean> connectorsFit(List<Candidate> filling) {
+        if (socketsFit.isPresent() && !socketsFit.get()) {
+            return socketsFit;
+        }
         boolean isKnown = true;
         for (int end : ends()) {
             for (int i = 0; i < sections.size(); i++) {

@@ -36,7 +36,7 @@ public enum RunFigure {
     REPEATED_FLEXING(o -> Offer.truth(o.tail().mechanics().flexesRepeatedly())),
     /** Of the impedance that stands there, and coaxial. */
     IMPEDANCE(o -> Offer.truth(Optional.of(o.suitability() == Suitability.SUITED))),
-    /** The connectors at its ends fit its diameter. */
+    /** The connectors at its ends fit its diameter, and those of the run the sockets of radio and antenna. */
     CONNECTORS(o -> Offer.truth(o.connectorsFit()));
 
     private final Limit limit;

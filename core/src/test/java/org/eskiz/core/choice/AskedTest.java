@@ -224,6 +224,27 @@ class AskedTest {
                 .hasMessageContaining("0 times");
     }
 
+    @ParameterizedTest
+    @CsvSource({"1, 30, 108", "3, 60, 432", "1, 25, 180", "2, 100, 360"})
+    void whatIsSoldInWholeLengthsIsBoughtInThem(int runs, double reelM, String cost) {
+        var sold = new Candidate(
+                "it",
+                MEDIUM,
+                false,
+                Optional.of(new Money(new BigDecimal("3.60"), EUR)),
+                OptionalDouble.of(reelM),
+                KNOWN,
+                Ratings.UNKNOWN,
+                0);
+        Row row = Comparison.in(
+                        new Place(RUN, List.of(1)),
+                        new Purchase(runs, Optional.empty(), Optional.empty()),
+                        List.of(BAND),
+                        List.of())
+                .row(sold);
+        assertThat(row.cost().orElseThrow().amount()).isEqualByComparingTo(cost);
+    }
+
     @Test
     void aBudgetInAnotherCurrencySaysNothingOfThePrice() {
         var inDollars = new Purchase(1, Optional.empty(), Optional.of(Currency.getInstance("USD")));
@@ -238,6 +259,16 @@ class AskedTest {
         assertThat(withConnectors(5, 11, KNOWN).verdict()).isEqualTo(Verdict.PASS);
         assertThat(withConnectors(2, 6, KNOWN).verdict()).isEqualTo(Verdict.FAIL);
         assertThat(onlyReason(withConnectors(2, 6, Mechanics.UNKNOWN)).cause()).isEqualTo(Cause.UNKNOWN);
+    }
+
+    @Test
+    void theRunMustEndInWhatTheSocketsTake() {
+        for (boolean fits : new boolean[] {true, false}) {
+            var place = new Place(RUN, List.of(1), List.of(), Optional.of(fits), OptionalDouble.empty());
+            Row row = Comparison.in(place, List.of(BAND), List.of(new Requirement.OfRun(RunFigure.CONNECTORS)))
+                    .row(new Candidate("it", MEDIUM));
+            assertThat(row.verdict()).isEqualTo(fits ? Verdict.PASS : Verdict.FAIL);
+        }
     }
 
     private static Row bought(Purchase purchase) {
@@ -259,17 +290,25 @@ class AskedTest {
                         Optional.of(new Money(new BigDecimal("5.50"), EUR)),
                         OptionalDouble.of(leastMm),
                         OptionalDouble.of(mostMm))));
-        return new Place(RUN, List.of(1), List.of(joint, Place.Known.UNKNOWN, joint), OptionalDouble.empty());
+        return new Place(
+                RUN, List.of(1), List.of(joint, Place.Known.UNKNOWN, joint), Optional.empty(), OptionalDouble.empty());
     }
 
     private static Row atHeight(double mastM, Candidate candidate, Requirement asked) {
-        var place = new Place(RUN, List.of(1), List.of(), OptionalDouble.of(mastM));
+        var place = new Place(RUN, List.of(1), List.of(), Optional.empty(), OptionalDouble.of(mastM));
         return Comparison.in(place, List.of(BAND), List.of(asked)).row(candidate);
     }
 
     private static Candidate candidate(Cable cable, Mechanics mechanics, Ratings ratings, double tolerance) {
         return new Candidate(
-                "it", cable, false, Optional.of(new Money(new BigDecimal("3.60"), EUR)), mechanics, ratings, tolerance);
+                "it",
+                cable,
+                false,
+                Optional.of(new Money(new BigDecimal("3.60"), EUR)),
+                OptionalDouble.empty(),
+                mechanics,
+                ratings,
+                tolerance);
     }
 
     private static RunAssessment assessment() {

@@ -224,6 +224,7 @@ class ChangingTest {
                 Cable.ofCoefficients(50, 0.8, new Attenuation(k1, 0)),
                 false,
                 Optional.of(new Money(new BigDecimal(pricePerM), EUR)),
+                OptionalDouble.empty(),
                 mechanics,
                 Ratings.UNKNOWN,
                 0);

@@ -158,6 +158,7 @@ class ComparisonTest {
                 cable,
                 false,
                 Optional.of(new Money(new BigDecimal(pricePerM), EUR)),
+                OptionalDouble.empty(),
                 Mechanics.weighing(OptionalDouble.of(massGPerM)),
                 Ratings.UNKNOWN,
                 0);
@@ -184,6 +185,7 @@ class ComparisonTest {
                                 0,
                                 Optional.of(new Place.Connector(
                                         Optional.of(dollars), OptionalDouble.empty(), OptionalDouble.empty())))),
+                Optional.empty(),
                 OptionalDouble.empty());
         assertThat(Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1))), List.of())
                         .row(thick())
@@ -258,6 +260,7 @@ class ComparisonTest {
                 cable,
                 balanced,
                 Optional.of(new Money(new BigDecimal(pricePerM), EUR)),
+                OptionalDouble.empty(),
                 Mechanics.weighing(OptionalDouble.of(100)),
                 Ratings.UNKNOWN,
                 0);

@@ -89,7 +89,7 @@ final class CandidateReading {
 
     private void addAsked() {
         if (request.candidates() == null || request.candidates().isEmpty()) {
-            catalogue.cableTypes().forEach(this::add);
+            catalogue.offered().forEach(this::add);
             return;
         }
         for (CandidateRequest asked : request.candidates()) {
@@ -131,6 +131,9 @@ final class CandidateReading {
                 type.fittedCable(),
                 facts.balanced(),
                 price(facts.price()),
+                facts.price() == null
+                        ? OptionalDouble.empty()
+                        : optional(facts.price().soldInM()),
                 mechanics(facts.mechanics()),
                 RatingsReading.typical(facts),
                 tolerance.of(facts.provenance()));
@@ -144,6 +147,7 @@ final class CandidateReading {
                 reading.cable(null, cable),
                 false,
                 price(price),
+                OptionalDouble.empty(),
                 Mechanics.UNKNOWN,
                 RatingsReading.written(cable.ratings()),
                 tolerance.of(Provenance.SHEET));

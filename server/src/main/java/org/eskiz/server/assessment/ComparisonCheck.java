@@ -95,6 +95,14 @@ final class ComparisonCheck {
         if (asked.kind() == RequirementRequest.Kind.MOST_MASS_ON_MAST) {
             parts.require(path + ".mastM", asked.mastM());
         }
+        knownConnector(path + ".radioSocketKey", asked.radioSocketKey());
+        knownConnector(path + ".antennaSocketKey", asked.antennaSocketKey());
+    }
+
+    private void knownConnector(String path, String key) {
+        if (key != null && catalogue.connector(key).isEmpty()) {
+            faults.add(path, "there is no connector \"" + key + "\"");
+        }
     }
 
     private void ofOneBand(String path, RequirementRequest asked, ComparisonRequest request) {

@@ -37,6 +37,7 @@ final class PlaceReading {
                 new CoreReading(catalogue).run(request.assessment()),
                 sections,
                 request.run().stream().map(this::known).toList(),
+                socketsFit(),
                 mastM());
     }
 
@@ -63,6 +64,22 @@ final class PlaceReading {
                 Optional.of(new Money(c.price(), Currency.getInstance(c.priceCurrency()))),
                 optional(c.fitsLeastMm()),
                 optional(c.fitsMostMm()));
+    }
+
+    /** What stands first and last in the run, against what radio and antenna take. */
+    private Optional<Boolean> socketsFit() {
+        return requirements()
+                .filter(r -> r.kind() == Kind.CONNECTORS)
+                .findFirst()
+                .filter(r -> r.radioSocketKey() != null || r.antennaSocketKey() != null)
+                .map(r -> fits(r.radioSocketKey(), request.run().get(0))
+                        && fits(
+                                r.antennaSocketKey(),
+                                request.run().get(request.run().size() - 1)));
+    }
+
+    private static boolean fits(String socketKey, ElementRequest end) {
+        return socketKey == null || end instanceof ElementRequest.Joint joint && socketKey.equals(joint.connectorKey());
     }
 
     private OptionalDouble mastM() {

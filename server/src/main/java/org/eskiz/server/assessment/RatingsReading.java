@@ -42,9 +42,9 @@ final class RatingsReading {
 
     static Ratings typical(CableType.Facts facts) {
         return ratings(
-                facts.ratings().averagePower30MHzW(),
-                AveragePower.USUAL_FREQUENCY_MHZ,
-                AveragePower.USUAL_AMBIENT_C,
+                facts.ratings().averagePowerW(),
+                facts.ratings().atMHz(),
+                facts.ratings().atC(),
                 facts.mechanics().maxOperatingC(),
                 facts.ratings().peakVoltageV());
     }

@@ -27,6 +27,8 @@ import org.eskiz.server.http.Within;
  * @param currency of the cost; null for that of the prices
  * @param massKg for {@code MOST_MASS} and {@code MOST_MASS_ON_MAST}
  * @param mastM for {@code MOST_MASS_ON_MAST} besides: how much of the run hangs there, counted from the antenna
+ * @param radioSocketKey for {@code CONNECTORS} besides: the connector that the radio takes; null where not said
+ * @param antennaSocketKey the connector that the antenna takes
  * @param boreMm for {@code DUCT_BORE}
  * @param radiusMm for {@code BEND_ONCE} and {@code BEND_REPEATED}: the tightest bend on the way
  * @param temperatureC for {@code COLDEST_UNROLLING}
@@ -61,6 +63,9 @@ public record RequirementRequest(
 
         @Within(what = "length on the mast in m", min = 0, max = 10_000)
         Double mastM,
+
+        @PlainText(max = 64) String radioSocketKey,
+        @PlainText(max = 64) String antennaSocketKey,
 
         @Within(what = "bore of the duct in mm", min = 0.1, max = 10_000)
         Double boreMm,

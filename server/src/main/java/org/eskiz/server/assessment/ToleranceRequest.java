@@ -11,15 +11,17 @@ import org.eskiz.server.http.Within;
  * @param typicalPercent of figures typical of a type, default 10
  * @param sheetPercent of a data sheet, and of a cable written out, default 5
  * @param measuredPercent of a measurement, default 5: a piece like the one measured is not the one measured
+ * @param guessedPercent of a guess, default 30
  */
 public record ToleranceRequest(
         @Within(what = MOST, min = 0, max = 90) Double typicalPercent,
         @Within(what = MOST, min = 0, max = 90) Double sheetPercent,
-        @Within(what = MOST, min = 0, max = 90) Double measuredPercent) {
+        @Within(what = MOST, min = 0, max = 90) Double measuredPercent,
+        @Within(what = MOST, min = 0, max = 90) Double guessedPercent) {
 
     private static final String MOST = "tolerance in percent";
 
-    static final ToleranceRequest USUAL = new ToleranceRequest(null, null, null);
+    static final ToleranceRequest USUAL = new ToleranceRequest(null, null, null, null);
 
     /** As a fraction. */
     double of(Provenance provenance) {
@@ -27,6 +29,7 @@ public record ToleranceRequest(
                     case TYPICAL -> requireNonNullElse(typicalPercent, 10.0);
                     case SHEET -> requireNonNullElse(sheetPercent, 5.0);
                     case MEASURED -> requireNonNullElse(measuredPercent, 5.0);
+                    case GUESSED -> requireNonNullElse(guessedPercent, 30.0);
                 }
                 / 100;
     }

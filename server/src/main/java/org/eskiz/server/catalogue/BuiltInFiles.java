@@ -87,7 +87,7 @@ final class BuiltInFiles {
         type.sunResistant = yes(r, "sun_resistant");
         type.flexing = Flexing.valueOf(r.get("flexing").toUpperCase(Locale.ROOT));
         type.peakVoltageV = number(r, "peak_voltage_v");
-        type.averagePower30MHzW = number(r, "average_power_30mhz_w");
+        type.averagePowerW = number(r, "average_power_30mhz_w");
         type.pricePerM = new BigDecimal(r.get("sample_price_per_m"));
         type.priceCurrency = SAMPLE_CURRENCY;
         type.priceIsSample = true;

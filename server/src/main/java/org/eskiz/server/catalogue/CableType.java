@@ -46,6 +46,7 @@ public record CableType(
             Mechanics mechanics,
             Ratings ratings,
             Price price,
+            Source source,
             String note,
             List<AttenuationPoint> points) {}
 
@@ -73,7 +74,15 @@ public record CableType(
     }
 
     /** What it bears; null where not known. */
-    public record Ratings(Double peakVoltageV, Double averagePower30MHzW) {}
+    public record Ratings(Double peakVoltageV, Double averagePowerW, double atMHz, double atC) {}
+
+    /**
+     * Where its figures are written; null where not said.
+     *
+     * @param title of the data sheet
+     * @param date of the data sheet
+     */
+    public record Source(String title, LocalDate date) {}
 
     /**
      * What a metre costs.
@@ -82,6 +91,7 @@ public record CableType(
      * @param currency ISO 4217
      * @param sample whether it is an invented price to try things with
      * @param on day of the price; null where not known
+     * @param soldInM whole lengths it is sold in, a reel or cut lengths; null for by the metre
      */
-    public record Price(BigDecimal perM, String currency, boolean sample, LocalDate on) {}
+    public record Price(BigDecimal perM, String currency, boolean sample, LocalDate on, Double soldInM) {}
 }

@@ -17,8 +17,16 @@ class CableTypeEntity {
     String key;
     int position;
     Instant createdAt;
+    Instant retiredAt;
 
     protected CableTypeEntity() {}
+
+    /** A type of an operator's own; they stand behind the built-in ones, in the order in which they came. */
+    static CableTypeEntity own(UUID operatorId, String key, int position, Instant now) {
+        CableTypeEntity type = builtIn(key, position, now);
+        type.operatorId = operatorId;
+        return type;
+    }
 
     static CableTypeEntity builtIn(String key, int position, Instant now) {
         CableTypeEntity type = new CableTypeEntity();

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.server.http.OrNull;
 
 /** A cable type on the wire. */
@@ -35,7 +36,9 @@ record CableTypeResponse(
         @OrNull Boolean sunResistant,
         @OrNull Flexing flexing,
         @OrNull Double peakVoltageV,
-        @OrNull Double averagePower30MHzW,
+        @OrNull Double averagePowerW,
+        double ratedAtMHz,
+        double ratedAtC,
 
         @Schema(description = "decimal; null where not known") @OrNull
         BigDecimal pricePerM,
@@ -46,15 +49,30 @@ record CableTypeResponse(
         Boolean priceIsSample,
 
         @OrNull LocalDate pricedOn,
+
+        @Schema(description = "whole lengths it is sold in; null for by the metre") @OrNull
+        Double soldInM,
+
+        @OrNull String sourceTitle,
+        @OrNull LocalDate sourceDate,
         @OrNull String note,
         List<PointResponse> points,
-        FitResponse fit) {
+        FitResponse fit,
+
+        @Schema(
+                description =
+                        "least k1 that copper allows at its size; null where size is not known, and for balanced line")
+        @OrNull
+        Double floorK1,
+
+        @Schema(description = "not offered any more") boolean retired,
+        boolean favourite) {
 
     record PointResponse(double frequencyMHz, double attenuationDbPer100m) {}
 
     record FitResponse(double k1, double k2, double worstRelativeResidual) {}
 
-    static CableTypeResponse of(CableType type) {
+    static CableTypeResponse of(CableType type, Catalogue catalogue) {
         CableType.Facts facts = type.facts();
         CableType.Mechanics m = facts.mechanics();
         CableType.Price price = facts.price();
@@ -84,16 +102,31 @@ record CableTypeResponse(
                 m.sunResistant(),
                 m.flexing(),
                 facts.ratings().peakVoltageV(),
-                facts.ratings().averagePower30MHzW(),
+                facts.ratings().averagePowerW(),
+                facts.ratings().atMHz(),
+                facts.ratings().atC(),
                 price == null ? null : price.perM(),
                 price == null ? null : price.currency(),
                 price == null ? null : price.sample(),
                 price == null ? null : price.on(),
+                price == null ? null : price.soldInM(),
+                facts.source().title(),
+                facts.source().date(),
                 facts.note(),
                 facts.points().stream()
                         .map(p -> new PointResponse(p.frequencyMHz(), p.attenuationDbPer100m()))
                         .toList(),
-                fit(type));
+                fit(type),
+                floorK1(facts),
+                catalogue.isRetired(type.key()),
+                catalogue.isFavourite(type.key()));
+    }
+
+    static Double floorK1(CableType.Facts facts) {
+        Double across = facts.mechanics().outerDiameterMm();
+        return facts.balanced() || across == null
+                ? null
+                : CopperFloor.ofCoax(facts.impedanceOhm(), facts.velocityFactor(), across);
     }
 
     private static FitResponse fit(CableType type) {

@@ -18,6 +18,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.core.cable.AveragePower;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -74,8 +75,14 @@ class CableTypeRevisionEntity {
     @Column(name = "peak_voltage_v")
     Double peakVoltageV;
 
-    @Column(name = "average_power_30mhz_w")
-    Double averagePower30MHzW;
+    @Column(name = "average_power_w")
+    Double averagePowerW;
+
+    @Column(name = "rated_at_mhz")
+    double ratedAtMHz = AveragePower.USUAL_FREQUENCY_MHZ;
+
+    @Column(name = "rated_at_c")
+    double ratedAtC = AveragePower.USUAL_AMBIENT_C;
 
     @Column(name = "price_per_m")
     BigDecimal pricePerM;
@@ -86,6 +93,12 @@ class CableTypeRevisionEntity {
 
     boolean priceIsSample;
     LocalDate pricedOn;
+
+    @Column(name = "sold_in_m")
+    Double soldInM;
+
+    String sourceTitle;
+    LocalDate sourceDate;
     String note;
 
     @ElementCollection

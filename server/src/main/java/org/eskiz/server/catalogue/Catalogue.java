@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -11,10 +12,24 @@ public final class Catalogue {
 
     private final List<CableType> cableTypes;
     private final List<Connector> connectors;
+    private final Set<String> retired;
+    private final Set<String> favourites;
     private final Map<String, CableType> typesByKey;
     private final Map<String, Connector> connectorsByKey;
 
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
+        this(cableTypes, connectors, Set.of(), Set.of());
+    }
+
+    /**
+     * A catalogue.
+     *
+     * @param retired keys of types that are not offered any more; plans that have them still find them
+     * @param favourites keys of types that the operator likes to have at the top
+     */
+    Catalogue(List<CableType> cableTypes, List<Connector> connectors, Set<String> retired, Set<String> favourites) {
+        this.retired = Set.copyOf(retired);
+        this.favourites = Set.copyOf(favourites);
         this.cableTypes = List.copyOf(cableTypes);
         this.connectors = List.copyOf(connectors);
         this.typesByKey = cableTypes.stream().collect(Collectors.toMap(CableType::key, Function.identity()));
@@ -23,6 +38,19 @@ public final class Catalogue {
 
     public List<CableType> cableTypes() {
         return cableTypes;
+    }
+
+    /** The types that may be chosen anew. */
+    public List<CableType> offered() {
+        return cableTypes.stream().filter(t -> !isRetired(t.key())).toList();
+    }
+
+    public boolean isRetired(String key) {
+        return retired.contains(key);
+    }
+
+    public boolean isFavourite(String key) {
+        return favourites.contains(key);
     }
 
     public List<Connector> connectors() {

@@ -3,9 +3,16 @@ package org.eskiz.server.catalogue;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
@@ -14,29 +21,86 @@ import org.springframework.web.bind.annotation.RestController;
 class CatalogueController {
 
     private final CatalogueService catalogue;
+    private final OwnCables own;
+    private final Curves curves;
 
-    CatalogueController(CatalogueService catalogue) {
+    CatalogueController(CatalogueService catalogue, OwnCables own, Curves curves) {
         this.catalogue = catalogue;
+        this.own = own;
+        this.curves = curves;
     }
 
     @GetMapping("/cable-types")
     @Operation(operationId = "listCableTypes", summary = "All cable types, each at its newest revision")
     List<CableTypeResponse> cableTypes() {
-        return catalogue.current().cableTypes().stream()
-                .map(CableTypeResponse::of)
+        Catalogue current = catalogue.current();
+        return current.cableTypes().stream()
+                .map(t -> CableTypeResponse.of(t, current))
                 .toList();
     }
 
     @GetMapping("/cable-types/{key}")
     @Operation(operationId = "getCableType", summary = "One cable type at its newest revision")
     CableTypeResponse cableType(@PathVariable String key) {
-        return CableTypeResponse.of(catalogue.history(key).get(0));
+        return CableTypeResponse.of(catalogue.history(key).get(0), catalogue.current());
     }
 
     @GetMapping("/cable-types/{key}/revisions")
     @Operation(operationId = "listCableTypeRevisions", summary = "Everything a cable type ever was, newest first")
     List<CableTypeResponse> revisions(@PathVariable String key) {
-        return catalogue.history(key).stream().map(CableTypeResponse::of).toList();
+        Catalogue current = catalogue.current();
+        return catalogue.history(key).stream()
+                .map(t -> CableTypeResponse.of(t, current))
+                .toList();
+    }
+
+    @PostMapping(path = "/cable-types/curves", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "drawCurves", summary = "What some types lose and bear over frequency")
+    CurvesResponse curves(@RequestBody CurvesRequest request) {
+        return curves.draw(request);
+    }
+
+    @PostMapping(path = "/cable-types", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "createCableType", summary = "Store a cable type of one's own")
+    CableTypeResponse create(@RequestBody CableTypeRequest request) {
+        return answer(own.create(request));
+    }
+
+    @PutMapping(path = "/cable-types/{key}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(
+            operationId = "saveCableType",
+            summary = "Say something else of a type of one's own: a new revision; 409 when it changed meanwhile")
+    CableTypeResponse save(@PathVariable String key, @RequestBody CableTypeRequest request) {
+        return answer(own.revise(key, request));
+    }
+
+    @PostMapping("/cable-types/{key}/retirement")
+    @Operation(operationId = "retireCableType", summary = "Offer a type of one's own no more; plans keep it")
+    CableTypeResponse retire(@PathVariable String key) {
+        return answer(own.retire(key, true));
+    }
+
+    @DeleteMapping("/cable-types/{key}/retirement")
+    @Operation(operationId = "offerCableType", summary = "Offer a retired type again")
+    CableTypeResponse offer(@PathVariable String key) {
+        return answer(own.retire(key, false));
+    }
+
+    @PutMapping("/cable-types/{key}/favourite")
+    @Operation(operationId = "favourCableType", summary = "Have a type at the top")
+    CableTypeResponse favour(@PathVariable String key) {
+        return answer(own.favour(key, true));
+    }
+
+    @DeleteMapping("/cable-types/{key}/favourite")
+    @Operation(operationId = "unfavourCableType", summary = "Have it at the top no more")
+    CableTypeResponse unfavour(@PathVariable String key) {
+        return answer(own.favour(key, false));
+    }
+
+    private CableTypeResponse answer(String key) {
+        return cableType(key);
     }
 
     @GetMapping("/connectors")

@@ -42,7 +42,12 @@ public class CatalogueService {
         if (!unread.isEmpty()) {
             revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionReading.read(r)));
         }
-        return new Catalogue(newest.stream().map(byRevision::get).toList(), connectors());
+        UUID operator = operators.current();
+        return new Catalogue(
+                newest.stream().map(byRevision::get).toList(),
+                connectors(),
+                types.retiredKeys(operator),
+                types.favouriteKeys(operator));
     }
 
     /** Every revision of a type, newest first. */

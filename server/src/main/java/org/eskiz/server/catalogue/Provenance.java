@@ -7,5 +7,7 @@ public enum Provenance {
     /** From a data sheet. */
     SHEET,
     /** Measured. */
-    MEASURED
+    MEASURED,
+    /** Somebody's guess. */
+    GUESSED
 }

@@ -36,8 +36,9 @@ final class RevisionReading {
                 r.velocityFactor,
                 r.balanced,
                 mechanics(r),
-                new CableType.Ratings(r.peakVoltageV, r.averagePower30MHzW),
+                new CableType.Ratings(r.peakVoltageV, r.averagePowerW, r.ratedAtMHz, r.ratedAtC),
                 price(r),
+                new CableType.Source(r.sourceTitle, r.sourceDate),
                 r.note,
                 points(r));
     }
@@ -70,6 +71,7 @@ final class RevisionReading {
     private static CableType.Price price(CableTypeRevisionEntity r) {
         return r.pricePerM == null
                 ? null
-                : new CableType.Price(r.pricePerM.setScale(PRICE_PLACES), r.priceCurrency, r.priceIsSample, r.pricedOn);
+                : new CableType.Price(
+                        r.pricePerM.setScale(PRICE_PLACES), r.priceCurrency, r.priceIsSample, r.pricedOn, r.soldInM);
     }
 }

@@ -9,21 +9,31 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 @RestController
-@RequestMapping(path = "/api/loads", consumes = MediaType.APPLICATION_JSON_VALUE)
+@RequestMapping(path = "/api", consumes = MediaType.APPLICATION_JSON_VALUE)
 @Tag(name = "exchange")
 class LoadFileController {
 
     private final LoadFileService files;
+    private final SheetTextService sheets;
 
-    LoadFileController(LoadFileService files) {
+    LoadFileController(LoadFileService files, SheetTextService sheets) {
         this.files = files;
+        this.sheets = sheets;
     }
 
-    @PostMapping
+    @PostMapping("/loads")
     @Operation(
             operationId = "readLoads",
             summary = "What a table or a one-port sweep says of an antenna at some frequencies")
     LoadFileResponse read(@RequestBody LoadFileRequest request) {
         return files.read(request);
+    }
+
+    @PostMapping("/sheets")
+    @Operation(
+            operationId = "readSheet",
+            summary = "What a copied table of attenuation says, and what may be wrong with it")
+    SheetTextResponse read(@RequestBody SheetTextRequest request) {
+        return sheets.read(request);
     }
 }

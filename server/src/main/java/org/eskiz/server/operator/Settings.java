@@ -76,7 +76,7 @@ public record Settings(
             20.0,
             20.0,
             20.0,
-            new Tolerances(10.0, 5.0, 5.0),
+            new Tolerances(10.0, 5.0, 5.0, 30.0),
             Palette.SYSTEM,
             true,
             false);
@@ -90,7 +90,10 @@ public record Settings(
             Double sheetPercent,
 
             @NotNull(message = "must be given") @Within(what = TOLERANCE, min = 0, max = 90)
-            Double measuredPercent) {
+            Double measuredPercent,
+
+            @NotNull(message = "must be given") @Within(what = TOLERANCE, min = 0, max = 90)
+            Double guessedPercent) {
 
         private static final String TOLERANCE = "tolerance in percent";
     }

@@ -59,7 +59,7 @@ record PlanDocument(
         if (named.stream().anyMatch(c -> c.cableKey() != null)) {
             return named;
         }
-        Stream<CandidateRequest> all = catalogue.cableTypes().stream().map(CandidateRequest::ofCatalogue);
+        Stream<CandidateRequest> all = catalogue.offered().stream().map(CandidateRequest::ofCatalogue);
         return Stream.concat(all, named.stream()).toList();
     }
 

@@ -150,6 +150,20 @@ class ChoosingOverHttpTest {
     }
 
     @Test
+    void theConnectorsMustMeetTheSocketsOfRadioAndAntenna(Api api) {
+        String both = "\"radioSocketKey\": \"n\", \"antennaSocketKey\": \"%s\"";
+        assertThat(present(compare(api, "CONNECTORS", both.formatted("n")))
+                        .get("verdict")
+                        .asString())
+                .isEqualTo("PASS");
+        assertThat(present(compare(api, "CONNECTORS", both.formatted("uhf")))
+                        .get("verdict")
+                        .asString())
+                .isEqualTo("FAIL");
+        refused(api, "{\"kind\": \"CONNECTORS\", \"radioSocketKey\": \"none\"}", "requirements[0].radioSocketKey");
+    }
+
+    @Test
     void whatIsPutAsideIsNotJudged(Api api) {
         assertThat(present(compare(api, "BUDGET", "\"cost\": 1, \"off\": true"))
                         .get("verdict")

@@ -17,7 +17,8 @@ class CatalogueOverHttpTest {
     @Test
     void builtInTypesSayWhatTheyAre(Api api) {
         JsonNode types = api.get("/api/cable-types").expect(200).json();
-        assertThat(types).hasSize(24);
+        assertThat(types.valueStream().filter(t -> t.get("builtIn").asBoolean()))
+                .hasSize(24);
         assertThat(types.get(0).get("key").asString()).isEqualTo("rg-174");
         JsonNode foam = api.get("/api/cable-types/foam-10").expect(200).json();
         assertThat(foam.get("builtIn").asBoolean()).isTrue();

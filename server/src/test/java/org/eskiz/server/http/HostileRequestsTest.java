@@ -57,6 +57,18 @@ class HostileRequestsTest {
                     "{\"comparison\": {" + RUN + ", " + ASKED + "}, \"rowId\": \"own\", \"band\": 1}"),
             new Target(
                     "POST",
+                    "/api/sheets",
+                    "{\"text\": \"MHz dB/100m\\n100 6\\n1000 20\", \"lossPer\": \"PER_100_M\", \"frequencyUnit\": \"MHZ\", \"impedanceOhm\": 50, \"velocityFactor\": 0.8, \"outerDiameterMm\": 10}"),
+            new Target(
+                    "POST",
+                    "/api/cable-types/curves",
+                    "{\"keys\": [\"rg-58\"], \"frequenciesMHz\": [10, 145], \"lengthM\": 31, \"ambientC\": 20}"),
+            new Target(
+                    "PUT",
+                    "/api/cable-types/rg-58",
+                    "{\"name\": \"a\", \"provenance\": \"SHEET\", \"impedanceOhm\": 50, \"velocityFactor\": 0.8, \"averagePowerW\": 90, \"ratedAtMHz\": 30, \"ratedAtC\": 40, \"maxOperatingC\": 85, \"pricePerM\": 2, \"priceCurrency\": \"EUR\", \"points\": [{\"frequencyMHz\": 100, \"attenuationDbPer100m\": 6}]}"),
+            new Target(
+                    "POST",
                     "/api/mixes",
                     "{\"comparison\": {"
                             + RUN.replace(

@@ -1,0 +1,86 @@
+package org.eskiz.core.cable;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import org.eskiz.core.cable.SheetCheck.Finding;
+import org.eskiz.core.cable.SheetCheck.Slip;
+import org.junit.jupiter.api.Test;
+
+class SheetCheckTest {
+
+    private static final double[] MHZ = {10, 30, 50, 100, 150, 400, 1000};
+
+    @Test
+    void theFloorIsThatOfTwoTubesOfCopper() {
+        // written out for 50 Ω, velocity factor 0.85, 10.3 mm: d = 10.3·e^(−50/50.966)
+        double inner = 10.3e-3 * Math.exp(-50 / (59.96 * 0.85));
+        double byHand = 868.6 * 2.609e-4 / (2 * Math.PI * 50) * (1 / inner + 1 / 10.3e-3);
+        assertThat(CopperFloor.ofCoax(50, 0.85, 10.3)).isCloseTo(byHand, within(1e-12));
+        assertThat(CopperFloor.ofCoax(50, 0.85, 5)).isGreaterThan(byHand);
+        assertThat(CopperFloor.ofTwoWires(600, 2)).isCloseTo(868.6 * 2.609e-4 / (Math.PI * 2e-3 * 600), within(1e-12));
+        assertThatThrownBy(() -> CopperFloor.ofCoax(50, 0.85, 0)).hasMessageContaining("outer diameter");
+    }
+
+    @Test
+    void aGoodSheetHasNothingTheMatter() {
+        assertThat(SheetCheck.of(sheet(0.4, 0.0014), OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3))))
+                .isEmpty();
+    }
+
+    @Test
+    void swappedColumnsAreSeenByHowSteeplyLossGrows() {
+        List<AttenuationPoint> swapped = sheet(0.4, 0.0014).stream()
+                .map(p -> new AttenuationPoint(p.attenuationDbPer100m(), p.frequencyMHz()))
+                .toList();
+        assertThat(slips(SheetCheck.of(swapped, OptionalDouble.empty()))).containsExactly(Slip.COLUMNS_SWAPPED);
+    }
+
+    @Test
+    void lossThatFallsAndARowThatLiesOffAreNamedWithTheirNumbers() {
+        List<AttenuationPoint> rows = new ArrayList<>(sheet(0.4, 0.0014));
+        double before = rows.get(2).attenuationDbPer100m();
+        rows.set(3, new AttenuationPoint(100, before * 0.9));
+        List<Finding> findings = SheetCheck.of(rows, OptionalDouble.empty());
+        assertThat(findings).anySatisfy(f -> {
+            assertThat(f.slip()).isEqualTo(Slip.FALLING);
+            assertThat(f.row()).hasValue(3);
+            assertThat(f.number()).isEqualTo(before);
+        });
+        assertThat(findings).anySatisfy(f -> {
+            assertThat(f.slip()).isEqualTo(Slip.FAR_OFF_THE_FIT);
+            assertThat(f.row()).hasValue(3);
+            assertThat(f.number()).isGreaterThan(0.08);
+        });
+    }
+
+    @Test
+    void aTablePer100FtTakenPer100MIsTooGoodToBeTrueAndSaysWhy() {
+        OptionalDouble floor = OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3));
+        List<AttenuationPoint> inFeet = sheet(0.4 * 0.3048, 0.0014 * 0.3048);
+        assertThat(slips(SheetCheck.of(inFeet, floor))).containsExactly(Slip.PER_100_FT);
+        // so little that not even feet explain it
+        assertThat(slips(SheetCheck.of(sheet(0.01, 0), floor))).containsOnly(Slip.TOO_GOOD_TO_BE_TRUE);
+    }
+
+    @Test
+    void oneRowAloneIsNoCurve() {
+        assertThat(SheetCheck.of(List.of(new AttenuationPoint(145, 9)), OptionalDouble.empty()))
+                .isEmpty();
+    }
+
+    private static List<AttenuationPoint> sheet(double k1, double k2) {
+        return IntStream.range(0, MHZ.length)
+                .mapToObj(i -> new AttenuationPoint(MHZ[i], k1 * Math.sqrt(MHZ[i]) + k2 * MHZ[i]))
+                .toList();
+    }
+
+    private static List<Slip> slips(List<Finding> findings) {
+        return findings.stream().map(Finding::slip).toList();
+    }
+}

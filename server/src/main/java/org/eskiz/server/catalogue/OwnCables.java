@@ -1,0 +1,195 @@
+package org.eskiz.server.catalogue;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.text.Normalizer;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.core.cable.AveragePower;
+import org.eskiz.server.http.ChangedMeanwhileException;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Cable types of the operator's own. What was once said of one is kept: every change is a new revision. */
+@Service
+class OwnCables {
+
+    /** As the database keeps a price per metre. */
+    private static final int PRICE_PLACES = 4;
+
+    private static final int LONGEST_KEY = 64;
+
+    private final CableTypeRepository types;
+    private final CableTypeRevisionRepository revisions;
+    private final OperatorService operators;
+    private final Clock clock;
+
+    OwnCables(
+            CableTypeRepository types, CableTypeRevisionRepository revisions, OperatorService operators, Clock clock) {
+        this.types = types;
+        this.revisions = revisions;
+        this.operators = operators;
+        this.clock = clock;
+    }
+
+    /** Stores a new type and tells its key. */
+    @Transactional
+    String create(CableTypeRequest request) {
+        Faults faults = checked(request);
+        String key = request.key() == null ? freeKey(request.name()) : request.key();
+        if (!key.matches("[a-z0-9]+(-[a-z0-9]+)*")) {
+            faults.add("key", "must be lower-case letters, digits and single hyphens, not \"" + key + "\"");
+        } else if (find(key).isPresent()) {
+            faults.add("key", "the key \"" + key + "\" is taken");
+        }
+        faults.refuse();
+        Instant now = Instant.now(clock);
+        CableTypeEntity type = types.save(CableTypeEntity.own(operators.current(), key, types.lastPosition() + 1, now));
+        revisions.save(BuiltInFiles.placed(revision(request), type, 1, now));
+        return key;
+    }
+
+    /**
+     * Says something else of a type; saying the same again changes nothing.
+     *
+     * @throws ChangedMeanwhileException when it was changed since it was looked at
+     */
+    @Transactional
+    String revise(String key, CableTypeRequest request) {
+        checked(request).refuse();
+        CableTypeEntity type = own(key);
+        CableTypeRevisionEntity newest =
+                revisions.findFirstByTypeOrderByNumberDesc(type).orElseThrow();
+        if (request.revision() != null && request.revision() != newest.number) {
+            throw new ChangedMeanwhileException(
+                    "the cable type was changed meanwhile: you started from revision %d, it is at revision %d now"
+                            .formatted(request.revision(), newest.number),
+                    RevisionReading.read(newest).facts());
+        }
+        CableTypeRevisionEntity said = revision(request);
+        if (!RevisionReading.facts(newest).equals(RevisionReading.facts(said))) {
+            revisions.save(BuiltInFiles.placed(said, type, newest.number + 1, Instant.now(clock)));
+        }
+        return key;
+    }
+
+    @Transactional
+    String retire(String key, boolean retired) {
+        own(key).retiredAt = retired ? Instant.now(clock) : null;
+        return key;
+    }
+
+    @Transactional
+    String favour(String key, boolean favourite) {
+        UUID type = find(key).orElseThrow(() -> new NotHereException("cable type", key)).id;
+        if (favourite) {
+            types.addFavourite(operators.current(), type);
+        } else {
+            types.removeFavourite(operators.current(), type);
+        }
+        return key;
+    }
+
+    private CableTypeEntity own(String key) {
+        Optional<CableTypeEntity> found = types.findByKeyAndOperatorId(key, operators.current());
+        if (found.isEmpty() && types.findByKeyAndOperatorIdIsNull(key).isPresent()) {
+            throw new InvalidRequestException(
+                    "key", "\"" + key + "\" came with Eskiz and stays as it is; copy it and change the copy");
+        }
+        return found.orElseThrow(() -> new NotHereException("cable type", key));
+    }
+
+    private Optional<CableTypeEntity> find(String key) {
+        return types.findByKeyAndOperatorIdIsNull(key).or(() -> types.findByKeyAndOperatorId(key, operators.current()));
+    }
+
+    private static Faults checked(CableTypeRequest request) {
+        Faults faults = Faults.in(request);
+        if ((request.pricePerM() == null) != (request.priceCurrency() == null)) {
+            faults.add("priceCurrency", "a price and its currency go together");
+        }
+        double ratedAtC = requireNonNullElse(request.ratedAtC(), AveragePower.USUAL_AMBIENT_C);
+        double least = Math.max(AveragePower.USUAL_AMBIENT_C, ratedAtC);
+        if (request.averagePowerW() != null && request.maxOperatingC() != null && request.maxOperatingC() <= least) {
+            faults.add(
+                    "maxOperatingC",
+                    "must be above %s °C for the rating to mean anything, not %s"
+                            .formatted(least, request.maxOperatingC()));
+        }
+        if (request.points() != null
+                && request.points().stream()
+                                .filter(p -> p != null)
+                                .map(CableTypeRequest.SheetPointRequest::frequencyMHz)
+                                .distinct()
+                                .count()
+                        < request.points().stream().filter(p -> p != null).count()) {
+            faults.add("points", "must not have one frequency twice");
+        }
+        return faults;
+    }
+
+    /** Of the name, and with a number behind it where that is taken. */
+    private String freeKey(String name) {
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
+        String base = plain.isEmpty() ? "cable" : plain.substring(0, Math.min(plain.length(), LONGEST_KEY - 5));
+        String trimmed = base.replaceAll("-$", "");
+        String key = trimmed;
+        for (int n = 2; find(key).isPresent(); n++) {
+            key = trimmed + "-" + n;
+        }
+        return key;
+    }
+
+    private static CableTypeRevisionEntity revision(CableTypeRequest said) {
+        CableTypeRevisionEntity r = new CableTypeRevisionEntity();
+        r.name = said.name();
+        r.family = requireNonNullElse(said.family(), "of my own");
+        r.provenance = said.provenance();
+        r.sourceTitle = said.sourceTitle();
+        r.sourceDate = said.sourceDate();
+        r.impedanceOhm = said.impedanceOhm();
+        r.velocityFactor = said.velocityFactor();
+        r.balanced = Boolean.TRUE.equals(said.balanced());
+        r.outerDiameterMm = said.outerDiameterMm();
+        r.massGPerM = said.massGPerM();
+        r.bendRadiusOnceMm = said.bendRadiusOnceMm();
+        r.bendRadiusRepeatedMm = said.bendRadiusRepeatedMm();
+        r.jacket = said.jacket();
+        r.centreConductor = said.centreConductor();
+        r.shield = said.shield();
+        r.dielectric = said.dielectric();
+        r.minInstallC = said.minInstallC();
+        r.minOperatingC = said.minOperatingC();
+        r.maxOperatingC = said.maxOperatingC();
+        r.directBurial = said.directBurial();
+        r.sunResistant = said.sunResistant();
+        r.flexing = said.flexing();
+        r.peakVoltageV = said.peakVoltageV();
+        r.averagePowerW = said.averagePowerW();
+        r.ratedAtMHz = requireNonNullElse(said.ratedAtMHz(), AveragePower.USUAL_FREQUENCY_MHZ);
+        r.ratedAtC = requireNonNullElse(said.ratedAtC(), AveragePower.USUAL_AMBIENT_C);
+        r.pricePerM = said.pricePerM() == null
+                ? null
+                : BigDecimal.valueOf(said.pricePerM()).setScale(PRICE_PLACES, RoundingMode.HALF_UP);
+        r.priceCurrency = said.priceCurrency();
+        r.pricedOn = said.pricedOn();
+        r.soldInM = said.soldInM();
+        r.note = said.note();
+        said.points().stream()
+                .map(p -> new AttenuationPointValue(p.frequencyMHz(), p.attenuationDbPer100m()))
+                .forEach(r.points::add);
+        return r;
+    }
+}

@@ -1,0 +1,59 @@
+package org.eskiz.server.exchange;
+
+import java.util.List;
+import org.eskiz.core.cable.SheetCheck;
+import org.eskiz.server.http.OrNull;
+
+/**
+ * What was understood of a table, before anything is stored.
+ *
+ * @param rows in the order of the text
+ * @param skipped lines that say nothing of attenuation, and why
+ * @param findings what may be wrong with it
+ * @param fit the law nearest to the rows
+ */
+public record SheetTextResponse(
+        List<SheetRowResponse> rows,
+        List<SkippedLineResponse> skipped,
+        UnderstoodResponse understood,
+        List<SheetFindingResponse> findings,
+        SheetFitResponse fit) {
+
+    /**
+     * One row.
+     *
+     * @param line in the text, from 1
+     * @param relativeResidual how far the fitted law misses it; positive where the law says more loss
+     */
+    public record SheetRowResponse(
+            int line, double frequencyMHz, double attenuationDbPer100m, double relativeResidual) {}
+
+    public record SkippedLineResponse(int line, String text, String why) {}
+
+    /**
+     * How the text was read.
+     *
+     * @param separator what stands between columns, in a word
+     * @param decimalComma whether a comma is the decimal mark
+     * @param hasHeader whether a first line of words was taken as a header
+     * @param lossColumn which column the losses are in, from 1
+     */
+    public record UnderstoodResponse(
+            String separator,
+            boolean decimalComma,
+            boolean hasHeader,
+            int lossColumn,
+            SheetTextRequest.FrequencyUnit frequencyUnit,
+            SheetTextRequest.LossPer lossPer) {}
+
+    /**
+     * What may be wrong.
+     *
+     * @param row position among the rows; null for the table as a whole
+     * @param number as the slip says
+     */
+    public record SheetFindingResponse(
+            SheetCheck.Slip slip, @OrNull Integer row, double number) {}
+
+    public record SheetFitResponse(double k1, double k2, double worstRelativeResidual) {}
+}

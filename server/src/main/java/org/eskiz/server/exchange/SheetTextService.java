@@ -1,0 +1,76 @@
+package org.eskiz.server.exchange;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.AttenuationFit;
+import org.eskiz.core.cable.AttenuationPoint;
+import org.eskiz.core.cable.CopperFloor;
+import org.eskiz.core.cable.SheetCheck;
+import org.eskiz.server.http.Faults;
+import org.springframework.stereotype.Service;
+
+/** Reads tables of attenuation and says what was understood; stores nothing. */
+@Service
+class SheetTextService {
+
+    SheetTextResponse read(SheetTextRequest request) {
+        Faults faults = Faults.in(request);
+        faults.refuse();
+        SheetText text;
+        try {
+            text = SheetText.read(request);
+        } catch (LoadFileException e) {
+            faults.add("text", e.getMessage());
+            faults.refuse();
+            throw e;
+        }
+        List<AttenuationPoint> points = text.rows.stream()
+                .map(r -> new AttenuationPoint(r.frequencyMHz(), r.dbPer100m()))
+                .toList();
+        AttenuationFit fit = AttenuationFit.of(points);
+        return new SheetTextResponse(
+                rows(text, fit),
+                text.skipped.stream()
+                        .map(s -> new SheetTextResponse.SkippedLineResponse(s.line(), s.text(), s.why()))
+                        .toList(),
+                new SheetTextResponse.UnderstoodResponse(
+                        text.separator.word,
+                        text.isDecimalComma(),
+                        text.hasHeader,
+                        text.lossColumn + 1,
+                        text.frequencyUnit,
+                        text.lossPer),
+                SheetCheck.of(points, floor(request)).stream()
+                        .map(f -> new SheetTextResponse.SheetFindingResponse(f.slip(), boxed(f.row()), f.number()))
+                        .toList(),
+                fit(fit));
+    }
+
+    private static List<SheetTextResponse.SheetRowResponse> rows(SheetText text, AttenuationFit fit) {
+        return IntStream.range(0, text.rows.size())
+                .mapToObj(i -> new SheetTextResponse.SheetRowResponse(
+                        text.rows.get(i).line(),
+                        text.rows.get(i).frequencyMHz(),
+                        text.rows.get(i).dbPer100m(),
+                        fit.relativeResiduals().get(i)))
+                .toList();
+    }
+
+    private static SheetTextResponse.SheetFitResponse fit(AttenuationFit fit) {
+        Attenuation law = fit.attenuation();
+        return new SheetTextResponse.SheetFitResponse(law.k1(), law.k2(), fit.worstRelativeResidual());
+    }
+
+    private static OptionalDouble floor(SheetTextRequest r) {
+        return r.impedanceOhm() == null || r.velocityFactor() == null || r.outerDiameterMm() == null
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(CopperFloor.ofCoax(r.impedanceOhm(), r.velocityFactor(), r.outerDiameterMm()));
+    }
+
+    private static Integer boxed(OptionalInt row) {
+        return row.isEmpty() ? null : Integer.valueOf(row.getAsInt());
+    }
+}

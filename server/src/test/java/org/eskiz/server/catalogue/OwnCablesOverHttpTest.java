@@ -1,0 +1,189 @@
+package org.eskiz.server.catalogue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.eskiz.server.Api;
+import org.eskiz.server.RealServer;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Cable types of the operator's own, from the first row of a sheet to retirement. */
+@ExtendWith(RealServer.class)
+class OwnCablesOverHttpTest {
+
+    private static final String SAID = """
+            "provenance": "SHEET", "sourceTitle": "a data sheet", "sourceDate": "2026-05-01", "impedanceOhm": 50,
+            "velocityFactor": 0.84, "outerDiameterMm": 7.3, "averagePowerW": 900, "ratedAtMHz": 150, "ratedAtC": 25,
+            "maxOperatingC": 85, "pricePerM": 2.5, "priceCurrency": "EUR", "pricedOn": "2026-11-02", "soldInM": 25,
+            "points": [{"frequencyMHz": 1000, "attenuationDbPer100m": 17.2}, {"frequencyMHz": 100, "attenuationDbPer100m": 5.2}]""";
+
+    /** Other tests count what is offered. */
+    @AfterEach
+    void offerThemNoMore(Api api) {
+        api.get("/api/cable-types")
+                .expect(200)
+                .json()
+                .valueStream()
+                .filter(t -> !t.get("builtIn").asBoolean())
+                .forEach(t -> api.post("/api/cable-types/" + t.get("key").asString() + "/retirement", "")
+                        .expect(200));
+    }
+
+    @Test
+    void curvesComeFromTheFittedLawWithFloorAndRating(Api api) {
+        JsonNode curve = api.post(
+                        "/api/cable-types/curves",
+                        "{\"keys\": [\"foam-10\", \"open-600\"], \"frequenciesMHz\": [30, 145], \"lengthM\": 31}")
+                .expect(200)
+                .json()
+                .get("curves");
+        JsonNode fit = api.get("/api/cable-types/foam-10").expect(200).json().get("fit");
+        double byLaw = fit.get("k1").asDouble() * Math.sqrt(145) + fit.get("k2").asDouble() * 145;
+        JsonNode at2m = curve.get(0).get("points").get(1);
+        assertThat(at2m.get("attenuationDbPer100m").asDouble()).isCloseTo(byLaw, within(1e-9));
+        assertThat(at2m.get("lossDb").asDouble()).isCloseTo(0.31 * byLaw, within(1e-9));
+        assertThat(at2m.get("floorDbPer100m").asDouble()).isLessThan(byLaw);
+        // at 20 °C a rating stated at 40 °C is a fifth higher, and no more
+        assertThat(curve.get(0).get("points").get(0).get("averagePowerW").asDouble())
+                .isCloseTo(1.2 * 3200, within(1e-6));
+        assertThat(curve.get(1).get("points").get(0).get("floorDbPer100m").isNull())
+                .isTrue();
+        api.post("/api/cable-types/curves", "{\"keys\": [\"nowhere\"], \"frequenciesMHz\": [30]}")
+                .expect(422);
+    }
+
+    @Test
+    void aTypeOfOnesOwnIsKeptChosenChangedAndRetired(Api api) {
+        JsonNode made = create(api, "Quay cable 7", "").expect(201).json();
+        String key = made.get("key").asString();
+        assertThat(key).isEqualTo("quay-cable-7");
+        assertThat(made.get("builtIn").asBoolean()).isFalse();
+        assertThat(made.get("points").get(0).get("frequencyMHz").asDouble()).isEqualTo(100);
+        assertThat(made.get("floorK1").asDouble())
+                .isLessThan(made.get("fit").get("k1").asDouble());
+
+        // it stands in every ledger, bought in whole reels
+        JsonNode row = row(api, key);
+        assertThat(row.get("cost").get("amount").asDouble()).isCloseTo(2 * 25 * 2.5, within(1e-9));
+
+        JsonNode second = api.put(
+                        "/api/cable-types/" + key,
+                        body("Quay cable 7", ", \"revision\": 1").replace("17.2", "16.4"))
+                .expect(200)
+                .json();
+        assertThat(second.get("revision").asInt()).isEqualTo(2);
+        // the same again is no further revision, and who looked at the first one is told
+        assertThat(api.put(
+                                "/api/cable-types/" + key,
+                                body("Quay cable 7", ", \"revision\": 2").replace("17.2", "16.4"))
+                        .expect(200)
+                        .json()
+                        .get("revision")
+                        .asInt())
+                .isEqualTo(2);
+        api.put("/api/cable-types/" + key, body("Quay cable 7", ", \"revision\": 1"))
+                .expect(409);
+        assertThat(api.get("/api/cable-types/" + key + "/revisions").expect(200).json())
+                .hasSize(2);
+
+        api.post("/api/cable-types/" + key + "/retirement", "").expect(200);
+        assertThat(row(api, key)).isNull();
+        assertThat(api.get("/api/cable-types/" + key)
+                        .expect(200)
+                        .json()
+                        .get("retired")
+                        .asBoolean())
+                .isTrue();
+        api.delete("/api/cable-types/" + key + "/retirement").expect(200);
+        assertThat(row(api, key)).isNotNull();
+    }
+
+    @Test
+    void whatCameWithEskizStaysAsItIsAndAKeyIsTakenOnce(Api api) {
+        assertThat(api.put("/api/cable-types/rg-58", body("RG-58", ""))
+                        .expect(422)
+                        .json()
+                        .toString())
+                .contains("came with Eskiz");
+        create(api, "Twice", "").expect(201);
+        assertThat(create(api, "Twice", "").expect(201).json().get("key").asString())
+                .isEqualTo("twice-2");
+        create(api, "Twice", ", \"key\": \"twice\"").expect(422);
+        create(api, "Thrice", ", \"key\": \"Not A Key\"").expect(422);
+        api.put("/api/cable-types/nowhere", body("Nowhere", "")).expect(404);
+    }
+
+    @Test
+    void whatContradictsItselfIsRefusedWithItsField(Api api) {
+        refused(api, SAID.replace("\"priceCurrency\": \"EUR\", ", ""), "priceCurrency");
+        refused(api, SAID.replace("\"maxOperatingC\": 85", "\"maxOperatingC\": 30"), "maxOperatingC");
+        refused(api, SAID.replace("\"frequencyMHz\": 1000", "\"frequencyMHz\": 100"), "points");
+        refused(api, SAID.replace("0.84", "84"), "velocityFactor");
+        refused(api, SAID.replaceAll("\"points\": \\[.*\\]", "\"points\": []"), "points");
+    }
+
+    @Test
+    void favouritesAreRemembered(Api api) {
+        assertThat(api.put("/api/cable-types/foam-7/favourite", "")
+                        .expect(200)
+                        .json()
+                        .get("favourite")
+                        .asBoolean())
+                .isTrue();
+        api.put("/api/cable-types/foam-7/favourite", "").expect(200);
+        assertThat(api.delete("/api/cable-types/foam-7/favourite")
+                        .expect(200)
+                        .json()
+                        .get("favourite")
+                        .asBoolean())
+                .isFalse();
+    }
+
+    @Test
+    void everyTypeThatCameWithEskizStandsAboveTheCopperFloor(Api api) {
+        api.get("/api/cable-types")
+                .expect(200)
+                .json()
+                .valueStream()
+                .filter(t -> t.get("builtIn").asBoolean() && t.get("floorK1").isNumber())
+                .forEach(t -> t.get("points")
+                        .forEach(p -> assertThat(p.get("attenuationDbPer100m").asDouble())
+                                .as("%s at %s MHz", t.get("key"), p.get("frequencyMHz"))
+                                .isGreaterThan(t.get("floorK1").asDouble()
+                                        * Math.sqrt(p.get("frequencyMHz").asDouble()))));
+    }
+
+    private static void refused(Api api, String said, String path) {
+        JsonNode problem = api.post("/api/cable-types", "{\"name\": \"No\", " + said + "}")
+                .expect(422)
+                .json();
+        assertThat(problem.get("errors").valueStream().map(e -> e.get("path").asString()))
+                .contains(path);
+    }
+
+    private static Api.Answer create(Api api, String name, String more) {
+        return api.post("/api/cable-types", body(name, more));
+    }
+
+    private static String body(String name, String more) {
+        return "{\"name\": \"" + name + "\"" + more + ", " + SAID + "}";
+    }
+
+    /** Null where it is not offered. */
+    private static JsonNode row(Api api, String key) {
+        String run = """
+                {"radio": {"powerW": 100}, "run": [{"kind": "LINE", "cableKey": "rg-58", "lengthM": 30, "candidate": true}],
+                 "bands": [{"frequencyMHz": 145, "load": {"swr": 1}}]}""";
+        return api.post("/api/comparisons", run)
+                .expect(200)
+                .json()
+                .get("rows")
+                .valueStream()
+                .filter(r -> r.get("id").asString().equals(key))
+                .findFirst()
+                .orElse(null);
+    }
+}

@@ -1,0 +1,375 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import type { CableType } from '../../api';
+import { answered, api, useCableTypes } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { Shell } from '../../app/Shell';
+import { useShortcuts } from '../../app/useShortcuts';
+import { KeptFor, QuantityField } from '../../ui';
+import { fixed, frequencyText, moneyFigure, plain } from '../../units';
+import { isTooGood } from '../../words';
+import { CurvePane } from './CurvePane';
+import { isFound, sorted } from './table';
+import type { Column } from './table';
+import { TypeEditor } from './TypeEditor';
+import { TypeFacts } from './TypeFacts';
+
+/** No more curves than can be told apart by their dash. */
+const MOST_OVERLAID = 6;
+
+const USUAL_MHZ = 145;
+
+/** Every type beside its curve; types of one's own are brought in here. */
+export function CablesPage() {
+  const types = useCableTypes();
+  const { settings } = usePreferences();
+  const [params, setParams] = useSearchParams();
+  const [filter, setFilter] = useState('');
+  const [order, setOrder] = useState<{ column: Column | null; isDown: boolean }>({
+    column: null,
+    isDown: false,
+  });
+  const field = useRef<HTMLInputElement>(null);
+  const put = (changes: Record<string, string | null>) =>
+    setParams(
+      (before) => {
+        const after = new URLSearchParams(before);
+        for (const [name, value] of Object.entries(changes)) {
+          if (value) after.set(name, value);
+          else after.delete(name);
+        }
+        return after;
+      },
+      { replace: true },
+    );
+  useShortcuts(
+    useMemo(
+      () => ({
+        '/': () => field.current?.focus(),
+        n: () => setParams({ edit: 'new' }, { replace: true }),
+      }),
+      [setParams],
+    ),
+  );
+
+  const all = types.data ?? [];
+  const atMHz = Number(params.get('at')) || USUAL_MHZ;
+  const shownRetired = params.get('retired') !== null;
+  const losses = useLosses(all, atMHz);
+  const found = sorted(
+    all.filter((t) => isFound(t, filter) && (shownRetired || !t.retired)),
+    order.column,
+    order.isDown,
+    (key) => losses.get(key) ?? null,
+  );
+  const selected = all.find((t) => t.key === params.get('type')) ?? found[0];
+  const over = (params.get('over') ?? '').split(' ').filter((k) => all.some((t) => t.key === k));
+  const drawn = selected ? [selected.key, ...over.filter((k) => k !== selected.key)] : over;
+  const edit = params.get('edit');
+  const edited = all.find((t) => t.key === edit?.replace(/^copy /, '')) ?? null;
+  const retired = all.filter((t) => t.retired).length;
+
+  function overlay(key: string) {
+    const next = over.includes(key) ? over.filter((k) => k !== key) : [...over, key];
+    put({ over: next.slice(-MOST_OVERLAID + 1).join(' ') });
+  }
+
+  return (
+    <Shell>
+      <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
+        <section
+          aria-label="cable types"
+          className="flex min-h-0 min-w-0 flex-col min-[900px]:w-[54%] min-[900px]:border-r min-[900px]:border-hairline"
+        >
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-2">
+            <h1 className="text-[20px] font-bold">Cables</h1>
+            <input
+              ref={field}
+              type="search"
+              aria-label="filter cable types"
+              placeholder="filter: name, 75 Ω, PE"
+              className="boxed min-h-7 w-44"
+              value={filter}
+              onChange={(e) => setFilter(e.target.value)}
+              onKeyDown={(e) => e.key === 'Escape' && setFilter('')}
+            />
+            <span className="inline-flex items-baseline gap-1 text-soft">
+              loss at
+              <QuantityField
+                label="frequency of the loss"
+                kind="frequency"
+                unit="mhz"
+                unitLabel="MHz"
+                value={atMHz}
+                show={(v) => plain(v, 4)}
+                say={frequencyText}
+                onCommit={(v) => put({ at: String(v) })}
+              />
+            </span>
+            <button type="button" className="action ml-auto" onClick={() => put({ edit: 'new' })}>
+              New cable
+            </button>
+          </div>
+          {!types.data && (
+            <p role="status" className="px-4 py-4">
+              {types.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
+            </p>
+          )}
+          {types.data && (
+            <TypeTable
+              types={found}
+              losses={losses}
+              atMHz={atMHz}
+              order={order}
+              currency={settings.currency}
+              selected={selected?.key}
+              over={over}
+              onSelect={(key) => put({ type: key, edit: null })}
+              onOverlay={overlay}
+              onOrder={(column) =>
+                setOrder((o) => ({ column, isDown: o.column === column && !o.isDown }))
+              }
+            />
+          )}
+          {types.data && found.length === 0 && (
+            <p className="px-4 py-3">
+              No cable has “{filter}” in it.{' '}
+              <button type="button" className="quiet" onClick={() => setFilter('')}>
+                Show all
+              </button>
+            </p>
+          )}
+          {retired > 0 && (
+            <p className="border-t border-hairline px-4 py-1 text-[12px] text-soft">
+              {retired} retired {retired === 1 ? 'type' : 'types'}{' '}
+              <button
+                type="button"
+                className="quiet"
+                onClick={() => put({ retired: shownRetired ? null : 'shown' })}
+              >
+                {shownRetired ? 'hide' : 'show'}
+              </button>
+            </p>
+          )}
+        </section>
+        <section
+          aria-label="about a cable"
+          className="min-h-0 min-w-0 flex-1 overflow-y-auto px-4 py-3"
+          tabIndex={0}
+        >
+          {edit !== null ? (
+            <KeptFor value="cables">
+              <TypeEditor
+                key={edit}
+                type={edited}
+                isCopy={edit.startsWith('copy ')}
+                onDone={(key) => put({ edit: null, type: key })}
+                onClose={() => put({ edit: null })}
+              />
+            </KeptFor>
+          ) : (
+            selected && (
+              <>
+                <CurvePane types={all.filter((t) => drawn.includes(t.key))} order={drawn} />
+                <About type={selected} onEdit={(what) => put({ edit: what })} />
+              </>
+            )
+          )}
+        </section>
+      </main>
+    </Shell>
+  );
+}
+
+/** Loss per 100 m of every type at one frequency, from the core. */
+function useLosses(types: readonly CableType[], atMHz: number): Map<string, number> {
+  const keys = types.map((t) => t.key);
+  const answer = useQuery({
+    queryKey: ['curves', 'losses', keys, atMHz],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST('/api/cable-types/curves', {
+          body: { keys: keys.slice(0, 64), frequenciesMHz: [atMHz] },
+          signal,
+        }),
+      ),
+    enabled: keys.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  return new Map(
+    (answer.data?.curves ?? []).map((c) => [c.key, c.points[0]?.attenuationDbPer100m ?? 0]),
+  );
+}
+
+interface TableProps {
+  types: readonly CableType[];
+  losses: Map<string, number>;
+  atMHz: number;
+  order: { column: Column | null; isDown: boolean };
+  currency: string;
+  selected: string | undefined;
+  over: readonly string[];
+  onSelect: (key: string) => void;
+  onOverlay: (key: string) => void;
+  onOrder: (column: Column) => void;
+}
+
+const COLUMNS: readonly { column: Column; text: (p: TableProps) => string }[] = [
+  { column: 'name', text: () => 'cable' },
+  { column: 'impedanceOhm', text: () => 'Ω' },
+  { column: 'outerDiameterMm', text: () => 'mm' },
+  { column: 'massGPerM', text: () => 'g/m' },
+  { column: 'loss', text: (p) => `dB/100 m, ${frequencyText(p.atMHz)}` },
+  { column: 'pricePerM', text: () => 'per m' },
+];
+
+function TypeTable(props: TableProps) {
+  const { types, losses, order, selected, over, onSelect, onOverlay, onOrder } = props;
+  const number = (value: number | null, decimals: number) =>
+    value === null ? <span className="text-soft">–</span> : fixed(value, decimals);
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto">
+      <table className="w-full border-separate border-spacing-0">
+        <thead>
+          <tr className="text-[11px] text-soft [&>th]:sticky [&>th]:top-0 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:px-2 [&>th]:py-1 [&>th]:text-right [&>th]:font-normal">
+            {COLUMNS.map(({ column, text }) => (
+              <th
+                key={column}
+                scope="col"
+                aria-sort={
+                  order.column === column ? (order.isDown ? 'descending' : 'ascending') : 'none'
+                }
+                className={column === 'name' ? '!pl-4 !text-left' : ''}
+              >
+                <button type="button" onClick={() => onOrder(column)}>
+                  {text(props)}
+                  {order.column === column && (order.isDown ? ', most first' : ', least first')}
+                </button>
+              </th>
+            ))}
+            <th scope="col">
+              <span className="sr-only">overlay</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {types.map((t) => (
+            <tr
+              key={t.key}
+              data-type={t.key}
+              className={`[&>*]:border-b [&>*]:border-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
+                t.key === selected ? 'bg-raised' : 'hover:bg-raised'
+              } ${t.retired ? 'text-soft' : ''}`}
+            >
+              <th
+                scope="row"
+                className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
+              >
+                <button
+                  type="button"
+                  aria-pressed={t.key === selected}
+                  aria-label={t.name}
+                  className="block w-full text-left"
+                  onClick={() => onSelect(t.key)}
+                >
+                  {t.name}
+                  <span className="block text-[10px] leading-[12px] font-normal text-soft empty:hidden">
+                    {[
+                      t.favourite && 'favourite',
+                      !t.builtIn && 'my own',
+                      t.retired && 'retired',
+                      isTooGood(t) && 'too good to be true',
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
+                </button>
+              </th>
+              <td className="figures">{plain(t.impedanceOhm, 1)}</td>
+              <td className="figures">{number(t.outerDiameterMm, 1)}</td>
+              <td className="figures">{number(t.massGPerM, 0)}</td>
+              <td className="figures">{number(losses.get(t.key) ?? null, 2)}</td>
+              <td className="figures">
+                {t.pricePerM === null ? (
+                  <span className="text-soft">–</span>
+                ) : (
+                  moneyFigure(t.pricePerM)
+                )}
+              </td>
+              <td className="pr-4">
+                <button
+                  type="button"
+                  className={`quiet text-[11px] ${over.includes(t.key) ? 'font-semibold' : ''}`}
+                  aria-pressed={over.includes(t.key)}
+                  aria-label={`lay ${t.name} over it`}
+                  onClick={() => onOverlay(t.key)}
+                >
+                  {over.includes(t.key) ? 'take off' : 'overlay'}
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function About({ type, onEdit }: { type: CableType; onEdit: (what: string) => void }) {
+  const queries = useQueryClient();
+  const path = { params: { path: { key: type.key } } };
+  const change = useMutation({
+    mutationFn: (what: 'favour' | 'unfavour' | 'retire' | 'offer') =>
+      answered(
+        what === 'favour'
+          ? api.PUT('/api/cable-types/{key}/favourite', path)
+          : what === 'unfavour'
+            ? api.DELETE('/api/cable-types/{key}/favourite', path)
+            : what === 'retire'
+              ? api.POST('/api/cable-types/{key}/retirement', path)
+              : api.DELETE('/api/cable-types/{key}/retirement', path),
+      ),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['cable-types'] });
+      void queries.invalidateQueries({ queryKey: ['comparison'] });
+    },
+  });
+  return (
+    <div className="border-t border-hairline pt-3">
+      <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
+        <h2 className="text-[16px] font-bold">{type.name}</h2>
+        <button
+          type="button"
+          className="quiet"
+          onClick={() => change.mutate(type.favourite ? 'unfavour' : 'favour')}
+        >
+          {type.favourite ? 'no favourite any more' : 'make it a favourite'}
+        </button>
+        <button type="button" className="quiet" onClick={() => onEdit(`copy ${type.key}`)}>
+          copy it
+        </button>
+        {!type.builtIn && (
+          <>
+            <button type="button" className="quiet" onClick={() => onEdit(type.key)}>
+              change it
+            </button>
+            <button
+              type="button"
+              className="quiet"
+              onClick={() => change.mutate(type.retired ? 'offer' : 'retire')}
+            >
+              {type.retired ? 'offer it again' : 'retire it'}
+            </button>
+          </>
+        )}
+      </div>
+      {change.isError && (
+        <p role="alert" className="text-fail">
+          Not done: {change.error.message}.
+        </p>
+      )}
+      <TypeFacts type={type} />
+    </div>
+  );
+}

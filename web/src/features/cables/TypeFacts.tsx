@@ -1,0 +1,61 @@
+import type { CableType } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
+import { FLEXING, isTooGood, priceText, provenanceText, ratingText } from '../../words';
+
+/** Everything that is known of a type; what is not known is said so. */
+export function TypeFacts({ type }: { type: CableType }) {
+  const { lengths, settings } = usePreferences();
+  const fahrenheit = settings.temperatures === 'FAHRENHEIT';
+  const mm = (value: number | null) => (value === null ? 'not known' : `${plain(value, 1)} mm`);
+  const celsius = (value: number | null) =>
+    value === null ? 'not known' : temperatureText(value, fahrenheit);
+  const yes = (value: boolean | null) => (value === null ? 'not known' : value ? 'yes' : 'no');
+  const facts: readonly [string, string][] = [
+    ['figures', provenanceText(type)],
+    ['family', type.family],
+    ['impedance', `${plain(type.impedanceOhm, 1)} Ω${type.balanced ? ', balanced' : ''}`],
+    ['velocity factor', plain(type.velocityFactor, 3)],
+    ['across', mm(type.outerDiameterMm)],
+    ['mass', type.massGPerM === null ? 'not known' : `${plain(type.massGPerM, 1)} g per m`],
+    ['bends once to', mm(type.bendRadiusOnceMm)],
+    ['bends again and again to', mm(type.bendRadiusRepeatedMm)],
+    ['made to be', type.flexing === null ? 'not known' : FLEXING[type.flexing]],
+    ['jacket', type.jacket ?? 'not known'],
+    ['centre conductor', type.centreConductor ?? 'not known'],
+    ['shield', type.shield ?? 'not known'],
+    ['dielectric', type.dielectric ?? 'not known'],
+    ['bears the sun', yes(type.sunResistant)],
+    ['may lie in the ground', yes(type.directBurial)],
+    ['coldest unrolling', celsius(type.minInstallC)],
+    ['in use', `${celsius(type.minOperatingC)} to ${celsius(type.maxOperatingC)}`],
+    ['bears on average', ratingText(type)],
+    ['peak voltage', type.peakVoltageV === null ? 'not known' : `${plain(type.peakVoltageV, 0)} V`],
+    ['price', priceText(type, lengths)],
+  ];
+  return (
+    <>
+      {isTooGood(type) && (
+        <p className="pb-2 text-marginal">
+          Too good to be true: some of its rows lose less than copper of its size allows.
+        </p>
+      )}
+      {type.note && <p className="pb-2">{type.note}.</p>}
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-[12px]">
+        {facts.map(([label, value]) => (
+          <div key={label} className="contents">
+            <dt className="text-soft">{label}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="pt-2 text-[12px] text-soft">
+        {type.points.length} {type.points.length === 1 ? 'row' : 'rows'} of a sheet, from{' '}
+        {frequencyText(type.points[0]?.frequencyMHz ?? 0)} to{' '}
+        {frequencyText(type.points.at(-1)?.frequencyMHz ?? 0)}; the law k₁√f + k₂f with k₁{' '}
+        {significant(type.fit.k1)} and k₂ {plain(type.fit.k2, 5)} misses none by more than{' '}
+        {fixed(100 * type.fit.worstRelativeResidual, 1)} %. Revision {type.revision}.
+      </p>
+    </>
+  );
+}

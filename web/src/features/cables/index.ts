@@ -1,0 +1,1 @@
+export { CablesPage } from './CablesPage';
