@@ -144,6 +144,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/export.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Cable types as CSV: the whole catalogue, or the types named */
+        get: operations["exportCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/export.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as JSON */
+        get: operations["exportJson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Store what is wanted of a file, all of it or nothing */
+        post: operations["importTypes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/imports/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a file of cable types would bring; stores nothing */
+        post: operations["previewImport"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/catalogue/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take an import back */
+        delete: operations["undoImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/comparisons": {
         parameters: {
             query?: never;
@@ -691,6 +776,21 @@ export interface components {
             name?: string;
             price?: components["schemas"]["PriceRequest"];
         };
+        CatalogueFile: {
+            cableTypes?: components["schemas"]["CableTypeRequest"][];
+            /** Format: int32 */
+            schemaVersion?: number;
+        };
+        CatalogueImportRequest: {
+            fileName: string;
+            lines?: number[];
+            text: string;
+        };
+        CatalogueImportResponse: {
+            /** Format: uuid */
+            importId: string | null;
+            rows: components["schemas"]["ImportedTypeResponse"][];
+        };
         CellRequest: {
             /** Format: int32 */
             band?: number;
@@ -929,6 +1029,16 @@ export interface components {
             reactanceOhm: number;
             /** Format: double */
             resistanceOhm: number;
+        };
+        ImportedTypeResponse: {
+            changed: string[];
+            key: string | null;
+            /** Format: int32 */
+            line: number;
+            name: string | null;
+            /** @enum {string} */
+            what: "NEW" | "CHANGED" | "SAME" | "REFUSED";
+            why: string | null;
         };
         Joint: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             connectorKey?: string;
@@ -1810,6 +1920,118 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CableTypeResponse"][];
                 };
+            };
+        };
+    };
+    exportCsv: {
+        parameters: {
+            query?: {
+                keys?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    exportJson: {
+        parameters: {
+            query?: {
+                keys?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueFile"];
+                };
+            };
+        };
+    };
+    importTypes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatalogueImportRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueImportResponse"];
+                };
+            };
+        };
+    };
+    previewImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CatalogueImportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueImportResponse"];
+                };
+            };
+        };
+    };
+    undoImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -258,7 +258,7 @@ function TypeTable(props: TableProps) {
             <tr
               key={t.key}
               data-type={t.key}
-              className={`[&>*]:border-b [&>*]:border-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
+              className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
                 t.key === selected ? 'bg-raised' : 'hover:bg-raised'
               } ${t.retired ? 'text-soft' : ''}`}
             >

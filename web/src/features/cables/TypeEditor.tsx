@@ -212,7 +212,7 @@ export function TypeEditor({
             aria-label="rows of its sheet"
             rows={8}
             spellCheck={false}
-            className="boxed figures w-[30ch]"
+            className="boxed figures w-[26ch]"
             placeholder={'MHz  dB/100 m\n50   3.1\n145  5.4\n433  9.6'}
             value={draft.sheet}
             onChange={(e) => {
@@ -274,7 +274,7 @@ export function TypeEditor({
                   Line {s.line} is left out, “{s.text}”: {s.why}.
                 </p>
               ))}
-              <table className="mt-1 text-[12px]">
+              <table className="mt-1 text-[12px] whitespace-nowrap">
                 <thead className="text-[11px] text-soft">
                   <tr className="text-right [&>th]:px-2 [&>th]:font-normal">
                     <th scope="col">frequency</th>

@@ -22,3 +22,20 @@ alter table cable_type_revision add column rated_at_c double precision not null 
 
 -- Sold by the metre where empty, else in whole lengths of so many metres: a reel, or cut lengths.
 alter table cable_type_revision add column sold_in_m double precision check (sold_in_m > 0);
+
+-- What came in with one file, so that it can be taken back.
+create table catalogue_import (
+    id uuid primary key,
+    operator_id uuid not null references operator,
+    file_name text not null,
+    imported_at timestamptz not null,
+    undone_at timestamptz
+);
+
+create table catalogue_import_item (
+    import_id uuid not null references catalogue_import,
+    cable_type_id uuid not null references cable_type,
+    -- null for a type that was new
+    revision_before integer,
+    primary key (import_id, cable_type_id)
+);

@@ -20,7 +20,7 @@ import org.apache.commons.csv.CSVRecord;
 final class BuiltInFiles {
 
     /** Currency of the sample prices. */
-    private static final String SAMPLE_CURRENCY = "EUR";
+    static final String SAMPLE_CURRENCY = "EUR";
 
     /** Day the sample prices were made up. */
     private static final LocalDate SAMPLE_DAY = LocalDate.of(2026, 11, 1);

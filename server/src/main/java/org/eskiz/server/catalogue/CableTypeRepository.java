@@ -5,13 +5,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
-import org.springframework.data.repository.Repository;
 
-interface CableTypeRepository extends Repository<CableTypeEntity, UUID> {
-
-    CableTypeEntity save(CableTypeEntity type);
+interface CableTypeRepository extends JpaRepository<CableTypeEntity, UUID> {
 
     Optional<CableTypeEntity> findByKeyAndOperatorIdIsNull(String key);
 

@@ -31,4 +31,6 @@ interface CableTypeRevisionRepository extends Repository<CableTypeRevisionEntity
     List<CableTypeRevisionEntity> history(String key, UUID operator);
 
     Optional<CableTypeRevisionEntity> findFirstByTypeOrderByNumberDesc(CableTypeEntity type);
+
+    Optional<CableTypeRevisionEntity> findByTypeAndNumber(CableTypeEntity type, int number);
 }

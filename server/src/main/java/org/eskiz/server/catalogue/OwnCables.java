@@ -27,6 +27,7 @@ class OwnCables {
     private static final int PRICE_PLACES = 4;
 
     private static final int LONGEST_KEY = 64;
+    private static final String KEY = "[a-z0-9]+(-[a-z0-9]+)*";
 
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
@@ -46,8 +47,8 @@ class OwnCables {
     String create(CableTypeRequest request) {
         Faults faults = checked(request);
         String key = request.key() == null ? freeKey(request.name()) : request.key();
-        if (!key.matches("[a-z0-9]+(-[a-z0-9]+)*")) {
-            faults.add("key", "must be lower-case letters, digits and single hyphens, not \"" + key + "\"");
+        if (!key.matches(KEY)) {
+            faults.add("key", notAKey(key));
         } else if (find(key).isPresent()) {
             faults.add("key", "the key \"" + key + "\" is taken");
         }
@@ -80,6 +81,52 @@ class OwnCables {
             revisions.save(BuiltInFiles.placed(said, type, newest.number + 1, Instant.now(clock)));
         }
         return key;
+    }
+
+    /** Says again what an earlier revision said. */
+    @Transactional
+    void goBackTo(String key, int revision) {
+        CableTypeEntity type = own(key);
+        CableTypeRevisionEntity newest =
+                revisions.findFirstByTypeOrderByNumberDesc(type).orElseThrow();
+        CableTypeRevisionEntity earlier =
+                revisions.findByTypeAndNumber(type, revision).orElseThrow();
+        if (!RevisionReading.facts(newest).equals(RevisionReading.facts(earlier))) {
+            CableTypeRevisionEntity again = revision(CatalogueFile.said(RevisionReading.read(earlier)));
+            revisions.save(BuiltInFiles.placed(again, type, newest.number + 1, Instant.now(clock)));
+        }
+    }
+
+    /** What was stored so far is there for whoever asks the database past Hibernate. */
+    void flush() {
+        types.flush();
+    }
+
+    /** What a type would say, if it were stored. */
+    static CableType.Facts facts(CableTypeRequest said) {
+        return RevisionReading.facts(revision(said));
+    }
+
+    /** The first thing that is wrong with a type, in a sentence; empty when it can be stored. */
+    static Optional<String> faultIn(CableTypeRequest said) {
+        try {
+            checked(said).refuse();
+            requireKey(said.key());
+            return Optional.empty();
+        } catch (InvalidRequestException e) {
+            return Optional.of(
+                    e.faults().get(0).path() + " " + e.faults().get(0).message());
+        }
+    }
+
+    private static void requireKey(String key) {
+        if (key != null && !key.matches(KEY)) {
+            throw new InvalidRequestException("key", notAKey(key));
+        }
+    }
+
+    private static String notAKey(String key) {
+        return "must be lower-case letters, digits and single hyphens, not \"" + key + "\"";
     }
 
     @Transactional

@@ -1,0 +1,90 @@
+package org.eskiz.server.catalogue;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.server.http.InvalidRequestException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/catalogue")
+@Tag(name = "catalogue")
+class CatalogueExchangeController {
+
+    private final CatalogueService catalogues;
+    private final CatalogueImports imports;
+
+    CatalogueExchangeController(CatalogueService catalogues, CatalogueImports imports) {
+        this.catalogues = catalogues;
+        this.imports = imports;
+    }
+
+    @GetMapping(path = "/export.csv", produces = "text/csv")
+    @Operation(operationId = "exportCsv", summary = "Cable types as CSV: the whole catalogue, or the types named")
+    ResponseEntity<String> csv(@RequestParam(required = false) List<String> keys) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment("cables.csv"))
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(CatalogueCsv.write(chosen(keys)));
+    }
+
+    @GetMapping(path = "/export.json", produces = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "exportJson", summary = "The same as JSON")
+    ResponseEntity<CatalogueFile> json(@RequestParam(required = false) List<String> keys) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment("cables.json"))
+                .body(CatalogueFile.of(chosen(keys)));
+    }
+
+    @PostMapping(path = "/imports/preview", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "previewImport", summary = "What a file of cable types would bring; stores nothing")
+    CatalogueImportResponse preview(@RequestBody CatalogueImportRequest request) {
+        return imports.preview(request);
+    }
+
+    @PostMapping(path = "/imports", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "importTypes", summary = "Store what is wanted of a file, all of it or nothing")
+    CatalogueImportResponse take(@RequestBody CatalogueImportRequest request) {
+        return imports.take(request);
+    }
+
+    @DeleteMapping("/imports/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "undoImport", summary = "Take an import back")
+    void undo(@PathVariable UUID id) {
+        imports.undo(id);
+    }
+
+    private List<CableType> chosen(List<String> keys) {
+        Catalogue catalogue = catalogues.current();
+        if (keys == null || keys.isEmpty()) {
+            return catalogue.offered();
+        }
+        return keys.stream()
+                .map(key -> catalogue
+                        .cableType(key)
+                        .orElseThrow(
+                                () -> new InvalidRequestException("keys", "there is no cable type \"" + key + "\"")))
+                .toList();
+    }
+
+    private static String attachment(String name) {
+        return ContentDisposition.attachment().filename(name).build().toString();
+    }
+}
