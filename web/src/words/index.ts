@@ -96,6 +96,11 @@ export function brings(
   }
 }
 
+/** That a price is older than a year. */
+export function oldPrice(day: string): string {
+  return `Its price is of ${dateText(day)}: more than a year old.`;
+}
+
 /** That a radio makes more than the operator has noted as theirs. */
 export function aboveLicence(radioW: number, licenceW: number): string {
   return `${powerText(radioW)} is more than the ${powerText(licenceW)} you noted as the most you may use; your licence decides.`;

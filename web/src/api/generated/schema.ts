@@ -383,6 +383,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which plans a changed cable type would move, and by how much */
+        post: operations["effectsOfCable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}": {
         parameters: {
             query?: never;
@@ -1234,6 +1251,21 @@ export interface components {
             schemaVersion: number;
             /** @enum {string} */
             use?: "HOME_RUN" | "FIELD_KIT" | "VEHICLE" | "RECEIVE_ONLY" | "DATA_LINK";
+        };
+        PlanEffectRequest: {
+            cable: components["schemas"]["CableRequest"];
+            key: string;
+        };
+        PlanEffectResponse: {
+            /** Format: double */
+            afterDb: number;
+            bandName: string;
+            /** Format: double */
+            beforeDb: number;
+            name: string;
+            /** Format: uuid */
+            planId: string;
+            site: string;
         };
         PlanRequest: {
             document: components["schemas"]["PlanDocument"];
@@ -2254,6 +2286,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    effectsOfCable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanEffectRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanEffectResponse"][];
+                };
             };
         };
     };

@@ -10,6 +10,7 @@ import { KeptFor, QuantityField } from '../../ui';
 import { fixed, frequencyText, moneyFigure, plain } from '../../units';
 import { isTooGood } from '../../words';
 import { CurvePane } from './CurvePane';
+import { ImportPanel } from './ImportPanel';
 import { isFound, sorted } from './table';
 import type { Column } from './table';
 import { TypeEditor } from './TypeEditor';
@@ -140,6 +141,21 @@ export function CablesPage() {
               </button>
             </p>
           )}
+          <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-[12px] text-soft">
+            <button type="button" className="quiet" onClick={() => put({ edit: 'import' })}>
+              cables from a file
+            </button>
+            <span>
+              save {over.length > 0 ? 'those laid over' : 'all'} as{' '}
+              <a className="quiet" href={exportOf('csv', over.length > 0 ? drawn : [])}>
+                CSV
+              </a>{' '}
+              or{' '}
+              <a className="quiet" href={exportOf('json', over.length > 0 ? drawn : [])}>
+                JSON
+              </a>
+            </span>
+          </p>
           {retired > 0 && (
             <p className="border-t border-hairline px-4 py-1 text-[12px] text-soft">
               {retired} retired {retired === 1 ? 'type' : 'types'}{' '}
@@ -158,10 +174,13 @@ export function CablesPage() {
           className="min-h-0 min-w-0 flex-1 overflow-y-auto px-4 py-3"
           tabIndex={0}
         >
-          {edit !== null ? (
+          {edit === 'import' ? (
+            <ImportPanel onClose={() => put({ edit: null })} />
+          ) : edit !== null ? (
             <KeptFor value="cables">
               <TypeEditor
                 key={edit}
+                types={all}
                 type={edited}
                 isCopy={edit.startsWith('copy ')}
                 onDone={(key) => put({ edit: null, type: key })}
@@ -180,6 +199,11 @@ export function CablesPage() {
       </main>
     </Shell>
   );
+}
+
+function exportOf(form: 'csv' | 'json', keys: readonly string[]): string {
+  const named = new URLSearchParams(keys.map((key) => ['keys', key]));
+  return `/api/catalogue/export.${form}${keys.length > 0 ? `?${named}` : ''}`;
 }
 
 /** Loss per 100 m of every type at one frequency, from the core. */

@@ -1,10 +1,10 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import type { CableType, Schemas } from '../../api';
+import type { CableSaid, CableType, Schemas } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Select, useKept, useSettled } from '../../ui';
-import { fixed, frequencyText, significant } from '../../units';
+import { fixed, frequencyText, plain, significant } from '../../units';
 import {
   FLEXING,
   FREQUENCY_UNITS,
@@ -13,7 +13,7 @@ import {
   understoodSentence,
   words,
 } from '../../words';
-import { draftOf, NUMBERS, numberIn, said, troublesIn } from './draft';
+import { draftOf, namesakeOfOtherImpedance, NUMBERS, numberIn, said, troublesIn } from './draft';
 import type { Draft, NumberName } from './draft';
 
 type Request = Schemas['SheetTextRequest'];
@@ -36,11 +36,13 @@ const YES_OR_NO = [
 
 /** A type of the operator's own: what its sheet says, read as it is pasted, and stored only when it is asked for. */
 export function TypeEditor({
+  types,
   type,
   isCopy,
   onDone,
   onClose,
 }: {
+  types: readonly CableType[];
   /** The type that is changed or copied; null for a new one. */
   type: CableType | null;
   isCopy: boolean;
@@ -85,21 +87,27 @@ export function TypeEditor({
   });
   const read = draft.sheet.trim() === '' ? undefined : reading.data;
   const troubles = troublesIn(draft);
+  const namesake = namesakeOfOtherImpedance(draft, types);
   const isReady = read !== undefined && !reading.isError && request === wanted;
+
+  const taken = useMemo(
+    () =>
+      (read?.rows ?? [])
+        .filter((r) => !leftOut.has(r.line))
+        .map(({ frequencyMHz, attenuationDbPer100m }) => ({ frequencyMHz, attenuationDbPer100m })),
+    [read, leftOut],
+  );
 
   const store = useMutation({
     mutationFn: () => {
-      const points = (read?.rows ?? [])
-        .filter((r) => !leftOut.has(r.line))
-        .map(({ frequencyMHz, attenuationDbPer100m }) => ({ frequencyMHz, attenuationDbPer100m }));
       return type && !isCopy
         ? answered(
             api.PUT('/api/cable-types/{key}', {
               params: { path: { key: type.key } },
-              body: said(draft, points, type.revision),
+              body: said(draft, taken, type.revision),
             }),
           )
-        : answered(api.POST('/api/cable-types', { body: said(draft, points, undefined) }));
+        : answered(api.POST('/api/cable-types', { body: said(draft, taken, undefined) }));
     },
     onSuccess: (stored) => {
       kept.forget();
@@ -206,6 +214,12 @@ export function TypeEditor({
           </>
         )}
       </div>
+      {namesake && (
+        <p className="text-marginal">
+          {namesake.name} is of {plain(namesake.impedanceOhm, 1)} Ω. Is this one really of{' '}
+          {draft.numbers.impedanceOhm} Ω?
+        </p>
+      )}
       <div className="flex flex-wrap gap-x-4 gap-y-2">
         <Labelled text="rows of its sheet: type or paste them, frequency first">
           <textarea
@@ -389,6 +403,7 @@ export function TypeEditor({
           </Labelled>
         </div>
       </details>
+      {type && !isCopy && isReady && read && <Moved type={type} draft={draft} points={taken} />}
       {store.isError && (
         <p role="alert" className="text-fail">
           Not stored: {store.error.message}.
@@ -408,6 +423,54 @@ export function TypeEditor({
         </button>
       </span>
     </form>
+  );
+}
+
+/** Which plans the change would move, told before it is stored. */
+function Moved({
+  type,
+  draft,
+  points,
+}: {
+  type: CableType;
+  draft: Draft;
+  points: CableSaid['points'];
+}) {
+  const impedanceOhm = numberIn(draft, 'impedanceOhm');
+  const velocityFactor = numberIn(draft, 'velocityFactor');
+  const body =
+    typeof impedanceOhm === 'number' && typeof velocityFactor === 'number' && points.length > 0
+      ? { key: type.key, cable: { impedanceOhm, velocityFactor, attenuation: { points } } }
+      : null;
+  const effects = useQuery({
+    queryKey: ['effects', body],
+    queryFn: ({ signal }) =>
+      answered(api.POST('/api/plans/effects', { body: body as NonNullable<typeof body>, signal })),
+    enabled: body !== null,
+    retry: false,
+  });
+  const moved = effects.data ?? [];
+  if (!effects.data) return null;
+  return (
+    <section aria-label="plans it moves">
+      {moved.length === 0 ? (
+        <p className="text-soft">It moves no plan.</p>
+      ) : (
+        <>
+          <p>It moves {moved.length === 1 ? 'a plan' : `${moved.length} plans`}:</p>
+          <ul>
+            {moved.map((m) => (
+              <li key={m.planId}>
+                <span className="font-semibold">{m.name}</span>, {m.bandName}:{' '}
+                <span className="figures">
+                  {fixed(m.beforeDb, 2)} dB lost becomes {fixed(m.afterDb, 2)} dB
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
   );
 }
 

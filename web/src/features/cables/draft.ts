@@ -134,6 +134,23 @@ export function numberIn(draft: Draft, name: NumberName): number | string | null
   return Number((parsed.value * factor).toPrecision(12));
 }
 
+/** A type of the same name that is of another impedance: a 75 Ω cable is easily marked 50. */
+export function namesakeOfOtherImpedance(
+  draft: Draft,
+  types: readonly CableType[],
+): CableType | null {
+  const ohm = numberIn(draft, 'impedanceOhm');
+  const name = bare(draft.name);
+  const namesake = types.find((t) => t.builtIn && name.includes(bare(t.name)));
+  return namesake && typeof ohm === 'number' && Math.abs(namesake.impedanceOhm - ohm) > 0.1 * ohm
+    ? namesake
+    : null;
+}
+
+function bare(name: string): string {
+  return name.toLowerCase().replace(/[^a-z0-9]/g, '');
+}
+
 /** What is wrong with a draft, by field; nothing of its sheet, which the server reads. */
 export function troublesIn(draft: Draft): Partial<Record<NumberName | 'name', string>> {
   const troubles: Partial<Record<NumberName | 'name', string>> = {};

@@ -13,6 +13,7 @@ import {
   certaintySentence,
   dateText,
   findingText,
+  oldPrice,
   isTight,
   reasonClause,
   swrAtBothEnds,
@@ -92,7 +93,8 @@ export function Note(props: Props) {
 
 /** Where the power goes, what else there is, and the choice. */
 function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }) {
-  const { plan, ledger, row, assessment, radioW } = props;
+  const { plan, ledger, row, assessment, radioW, catalogue } = props;
+  const oldestPrice = oldPriceOf(row, catalogue, useNow());
   const { settings } = usePreferences();
   return (
     <>
@@ -123,9 +125,26 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
       <p className="border-t border-hairline pt-3 text-[12px] text-soft">
         {radioW === null ? words.receiveCaution : words.caution}
         {row.cost?.sample && ` ${words.samplePrices}`}
+        {oldestPrice !== null && ` ${oldPrice(oldestPrice)}`}
       </p>
     </>
   );
+}
+
+const A_YEAR_MS = 365 * 24 * 3600 * 1000;
+
+/** Day of the oldest price of a row, where it is older than a year. */
+function oldPriceOf(row: Row, catalogue: CableType[], now: number): string | null {
+  const days = row.assignment
+    .map((a) => catalogue.find((t) => t.key === a.source.cableKey)?.pricedOn ?? null)
+    .filter((day): day is string => day !== null && now - Date.parse(day) > A_YEAR_MS)
+    .toSorted();
+  return days[0] ?? null;
+}
+
+/** The time when the note was opened: prices do not age while one looks. */
+function useNow(): number {
+  return useState(() => Date.now())[0];
 }
 
 /** How far the figure may be off, given where the figures of its cables come from. */

@@ -36,7 +36,7 @@ public record AssessmentRequest(
     static final int MOST_BANDS = 64;
 
     /** The same with another run. */
-    AssessmentRequest withRun(List<ElementRequest> other) {
+    public AssessmentRequest withRun(List<ElementRequest> other) {
         return new AssessmentRequest(radio, ambientC, flatJointLossDb, receiver, exposure, other, bands);
     }
 }

@@ -24,10 +24,12 @@ class PlanController {
 
     private final PlanService plans;
     private final DecisionService decisions;
+    private final PlanEffects effects;
 
-    PlanController(PlanService plans, DecisionService decisions) {
+    PlanController(PlanService plans, DecisionService decisions, PlanEffects effects) {
         this.plans = plans;
         this.decisions = decisions;
+        this.effects = effects;
     }
 
     @GetMapping
@@ -40,6 +42,12 @@ class PlanController {
     @Operation(operationId = "listBin", summary = "Plans that were put away, the last one first")
     List<PlanSummary> bin() {
         return plans.bin();
+    }
+
+    @PostMapping(path = "/effects", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "effectsOfCable", summary = "Which plans a changed cable type would move, and by how much")
+    List<PlanEffectResponse> effects(@RequestBody PlanEffectRequest request) {
+        return effects.of(request);
     }
 
     @DeleteMapping("/demo")

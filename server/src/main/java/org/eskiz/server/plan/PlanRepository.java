@@ -3,6 +3,7 @@ package org.eskiz.server.plan;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface PlanRepository extends Repository<PlanEntity, UUID> {
@@ -11,6 +12,12 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
     PlanEntity save(PlanEntity plan);
 
     void flush();
+
+    /** Plans that have a cable type in them. */
+    @Query("""
+            select p from PlanEntity p join p.uses u
+            where u = :type and p.operatorId = :operator and p.deletedAt is null""")
+    List<PlanEntity> using(UUID type, UUID operator);
 
     Optional<PlanEntity> findById(UUID id);
 

@@ -126,6 +126,36 @@ class OwnCablesOverHttpTest {
     }
 
     @Test
+    void aChangeTellsWhichPlansItWouldMoveBeforeItIsStored(Api api) {
+        String key = create(api, "Mover", "").expect(201).json().get("key").asString();
+        String plan = """
+                {"id": "00000000-0000-4000-8000-00000000e44e", "site": "Quay", "name": "Moved", "document": {"schemaVersion": 1,
+                 "assessment": {"radio": {"powerW": 50}, "run": [{"kind": "LINE", "cableKey": "%s", "lengthM": 40}],
+                 "bands": [{"name": "20 m", "frequencyMHz": 14.2, "load": {"swr": 1}}, {"name": "70 cm", "frequencyMHz": 433, "load": {"swr": 1}}]}}}""".formatted(key);
+        api.post("/api/plans", plan).expect(201);
+        String change =
+                "{\"key\": \"%s\", \"cable\": {\"impedanceOhm\": 50, \"velocityFactor\": 0.84, \"attenuation\": {\"points\": [%s]}}}";
+        JsonNode moved = api.post(
+                        "/api/plans/effects",
+                        change.formatted(key, "{\"frequencyMHz\": 100, \"attenuationDbPer100m\": 9}"))
+                .expect(200)
+                .json();
+        assertThat(moved).hasSize(1);
+        assertThat(moved.get(0).get("name").asString()).isEqualTo("Moved");
+        assertThat(moved.get(0).get("bandName").asString()).isEqualTo("70 cm");
+        assertThat(moved.get(0).get("afterDb").asDouble())
+                .isGreaterThan(moved.get(0).get("beforeDb").asDouble() + 1);
+        String same =
+                "{\"frequencyMHz\": 100, \"attenuationDbPer100m\": 5.2}, {\"frequencyMHz\": 1000, \"attenuationDbPer100m\": 17.2}";
+        assertThat(api.post("/api/plans/effects", change.formatted(key, same))
+                        .expect(200)
+                        .json())
+                .isEmpty();
+        api.post("/api/plans/effects", change.formatted("nowhere", same)).expect(422);
+        api.delete("/api/plans/00000000-0000-4000-8000-00000000e44e").expect(204);
+    }
+
+    @Test
     void favouritesAreRemembered(Api api) {
         assertThat(api.put("/api/cable-types/foam-7/favourite", "")
                         .expect(200)
