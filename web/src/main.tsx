@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { shouldRetry } from './api';
 import { PreferencesProvider } from './app/preferences';
-import { CablesPage } from './features/cables';
+import { AnatomyPage, CablesPage } from './features/cables';
 import { PlanPage } from './features/plan';
 import { ComparePage, PlansPage } from './features/plans';
 import { SettingsPage } from './features/settings';
@@ -22,6 +22,7 @@ const router = createBrowserRouter([
   { path: '/plans/compare', element: <ComparePage /> },
   { path: '/plans/:id', element: <PlanPage /> },
   { path: '/cables', element: <CablesPage /> },
+  { path: '/cables/anatomy', element: <AnatomyPage /> },
   { path: '/settings', element: <SettingsPage /> },
   { path: '*', element: <Navigate to="/plans" replace /> },
 ]);

@@ -17,6 +17,7 @@ import {
 import type { LengthUnit, Level, Reading } from '../units';
 import { reasonText } from './choosing';
 
+export * from './anatomy';
 export * from './cables';
 export * from './choosing';
 

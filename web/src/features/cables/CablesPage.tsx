@@ -1,12 +1,12 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { CableType } from '../../api';
 import { answered, api, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { KeptFor, QuantityField } from '../../ui';
+import { KeptFor, QuantityField, useNarrow } from '../../ui';
 import { fixed, frequencyText, moneyFigure, plain } from '../../units';
 import { isTooGood } from '../../words';
 import { CurvePane } from './CurvePane';
@@ -32,6 +32,8 @@ export function CablesPage() {
     isDown: false,
   });
   const field = useRef<HTMLInputElement>(null);
+  const about = useRef<HTMLElement>(null);
+  const narrow = useNarrow();
   const put = (changes: Record<string, string | null>) =>
     setParams(
       (before) => {
@@ -126,7 +128,10 @@ export function CablesPage() {
               currency={settings.currency}
               selected={selected?.key}
               over={over}
-              onSelect={(key) => put({ type: key, edit: null })}
+              onSelect={(key) => {
+                put({ type: key, edit: null });
+                if (narrow) about.current?.scrollIntoView();
+              }}
               onOverlay={overlay}
               onOrder={(column) =>
                 setOrder((o) => ({ column, isDown: o.column === column && !o.isDown }))
@@ -145,13 +150,16 @@ export function CablesPage() {
             <button type="button" className="quiet" onClick={() => put({ edit: 'import' })}>
               cables from a file
             </button>
+            <Link className="quiet" to="/cables/anatomy">
+              what a cable is made of
+            </Link>
             <span>
               save {over.length > 0 ? 'those laid over' : 'all'} as{' '}
-              <a className="quiet" href={exportOf('csv', over.length > 0 ? drawn : [])}>
+              <a className="quiet underline" href={exportOf('csv', over.length > 0 ? drawn : [])}>
                 CSV
               </a>{' '}
               or{' '}
-              <a className="quiet" href={exportOf('json', over.length > 0 ? drawn : [])}>
+              <a className="quiet underline" href={exportOf('json', over.length > 0 ? drawn : [])}>
                 JSON
               </a>
             </span>
@@ -170,6 +178,7 @@ export function CablesPage() {
           )}
         </section>
         <section
+          ref={about}
           aria-label="about a cable"
           className="min-h-0 min-w-0 flex-1 overflow-y-auto px-4 py-3"
           tabIndex={0}

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { CableType } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
@@ -11,25 +12,29 @@ export function TypeFacts({ type }: { type: CableType }) {
   const celsius = (value: number | null) =>
     value === null ? 'not known' : temperatureText(value, fahrenheit);
   const yes = (value: boolean | null) => (value === null ? 'not known' : value ? 'yes' : 'no');
-  const facts: readonly [string, string][] = [
+  const facts: readonly [label: string, value: string, term?: string][] = [
     ['figures', provenanceText(type)],
     ['family', type.family],
-    ['impedance', `${plain(type.impedanceOhm, 1)} Ω${type.balanced ? ', balanced' : ''}`],
-    ['velocity factor', plain(type.velocityFactor, 3)],
+    [
+      'impedance',
+      `${plain(type.impedanceOhm, 1)} Ω${type.balanced ? ', balanced' : ''}`,
+      'impedance',
+    ],
+    ['velocity factor', plain(type.velocityFactor, 3), 'velocity-factor'],
     ['across', mm(type.outerDiameterMm)],
     ['mass', type.massGPerM === null ? 'not known' : `${plain(type.massGPerM, 1)} g per m`],
-    ['bends once to', mm(type.bendRadiusOnceMm)],
-    ['bends again and again to', mm(type.bendRadiusRepeatedMm)],
+    ['bends once to', mm(type.bendRadiusOnceMm), 'bend'],
+    ['bends again and again to', mm(type.bendRadiusRepeatedMm), 'bend'],
     ['made to be', type.flexing === null ? 'not known' : FLEXING[type.flexing]],
-    ['jacket', type.jacket ?? 'not known'],
-    ['centre conductor', type.centreConductor ?? 'not known'],
-    ['shield', type.shield ?? 'not known'],
-    ['dielectric', type.dielectric ?? 'not known'],
-    ['bears the sun', yes(type.sunResistant)],
-    ['may lie in the ground', yes(type.directBurial)],
-    ['coldest unrolling', celsius(type.minInstallC)],
+    ['jacket', type.jacket ?? 'not known', 'jacket'],
+    ['centre conductor', type.centreConductor ?? 'not known', 'centre-conductor'],
+    ['shield', type.shield ?? 'not known', 'braid'],
+    ['dielectric', type.dielectric ?? 'not known', 'dielectric'],
+    ['bears the sun', yes(type.sunResistant), 'sun'],
+    ['may lie in the ground', yes(type.directBurial), 'burial'],
+    ['coldest unrolling', celsius(type.minInstallC), 'cold'],
     ['in use', `${celsius(type.minOperatingC)} to ${celsius(type.maxOperatingC)}`],
-    ['bears on average', ratingText(type)],
+    ['bears on average', ratingText(type), 'rating'],
     ['peak voltage', type.peakVoltageV === null ? 'not known' : `${plain(type.peakVoltageV, 0)} V`],
     ['price', priceText(type, lengths)],
   ];
@@ -42,9 +47,17 @@ export function TypeFacts({ type }: { type: CableType }) {
       )}
       {type.note && <p className="pb-2">{type.note}.</p>}
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-[12px]">
-        {facts.map(([label, value]) => (
+        {facts.map(([label, value, term]) => (
           <div key={label} className="contents">
-            <dt className="text-soft">{label}</dt>
+            <dt className="text-soft">
+              {term ? (
+                <Link to={`/cables/anatomy#${term}`} className="hover:text-blue hover:underline">
+                  {label}
+                </Link>
+              ) : (
+                label
+              )}
+            </dt>
             <dd>{value}</dd>
           </div>
         ))}

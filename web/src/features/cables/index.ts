@@ -1,1 +1,2 @@
+export { AnatomyPage } from './AnatomyPage';
 export { CablesPage } from './CablesPage';

@@ -12,7 +12,7 @@ import {
   signed,
 } from '../../units';
 import type { Reading } from '../../units';
-import { reasonText, rowSummary, words } from '../../words';
+import { provenanceText, reasonText, rowSummary, words } from '../../words';
 import type { Sifting } from './LedgerBar';
 import type { Band, Plan } from './model';
 import { bandName, bandsOf, ownCablesOf, powerOn, preferenceOf } from './model';
@@ -336,8 +336,11 @@ function CableFacts({ type, row }: { type: CableType; row: Row }) {
       </p>
       {type.note && <p>{type.note}.</p>}
       <p>
-        {words.typicalFigures} The law fitted to its {type.points.length} points misses none by more
-        than {fixed(100 * type.fit.worstRelativeResidual, 1)} %.
+        {type.provenance === 'TYPICAL'
+          ? words.typicalFigures
+          : `Its figures are ${provenanceText(type)}.`}{' '}
+        The law fitted to its {type.points.length} points misses none by more than{' '}
+        {fixed(100 * type.fit.worstRelativeResidual, 1)} %.
       </p>
     </>
   );

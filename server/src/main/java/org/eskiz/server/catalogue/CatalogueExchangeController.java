@@ -6,6 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.http.InvalidRequestException;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -49,6 +51,12 @@ class CatalogueExchangeController {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment("cables.json"))
                 .body(CatalogueFile.of(chosen(keys)));
+    }
+
+    @GetMapping(path = "/schema.json", produces = "application/schema+json")
+    @Operation(operationId = "catalogueSchema", summary = "JSON Schema of the JSON form")
+    Resource schema() {
+        return new ClassPathResource("schemas/catalogue-" + CatalogueFile.SCHEMA_VERSION + ".schema.json");
     }
 
     @PostMapping(path = "/imports/preview", consumes = MediaType.APPLICATION_JSON_VALUE)

@@ -10,7 +10,7 @@ class SinglePage implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String address : new String[] {"/", "/plans", "/plans/{id}", "/cables", "/settings"}) {
+        for (String address : new String[] {"/", "/plans", "/plans/{id}", "/cables", "/cables/anatomy", "/settings"}) {
             registry.addViewController(address).setViewName("forward:/index.html");
         }
     }

@@ -49,6 +49,26 @@ class CatalogueExchangeTest {
         assertThat(odd.get("note").asString()).isEqualTo("-x");
     }
 
+    /** The published schema says of a type what the interface does, and every field that is written is in it. */
+    @Test
+    void theSchemaIsThatOfTheInterface(Api api) {
+        JsonNode schema = api.get("/api/catalogue/schema.json").expect(200).json();
+        JsonNode described =
+                api.get("/v3/api-docs").expect(200).json().get("components").get("schemas");
+        for (String name : List.of("CableTypeRequest", "SheetPointRequest")) {
+            String expected = described.get(name).toString().replace("#/components/schemas/", "#/$defs/");
+            assertThat(schema.get("$defs").get(name)).as(name).isEqualTo(Api.parse(expected));
+        }
+        JsonNode file = api.get("/api/catalogue/export.json").expect(200).json();
+        assertThat(file.get("schemaVersion").asInt())
+                .isEqualTo(schema.get("properties")
+                        .get("schemaVersion")
+                        .get("const")
+                        .asInt());
+        JsonNode known = schema.get("$defs").get("CableTypeRequest").get("properties");
+        file.get("cableTypes").forEach(type -> assertThat(type.propertyNames()).allMatch(known::has));
+    }
+
     @Test
     void aSpreadsheetIsNotTricked(Api api) {
         take(api, "trick.csv", HEAD + "trick,'=cmd(),@family,GUESSED,50,0.8,,,,,'+note,145:9\n");
