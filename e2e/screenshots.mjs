@@ -44,6 +44,20 @@ const views = [
     path: `${gallery}&view=value`,
     act: (page) => page.getByText('what a dB costs me').waitFor(),
   },
+  { name: 'cables', path: '/cables?type=foam-10&over=rg-213 rg-58' },
+  {
+    name: 'cable-of-my-own',
+    path: '/cables?edit=new',
+    act: async (page) => {
+      await page.getByRole('textbox', { name: 'name', exact: true }).fill('Quay 7');
+      await page.getByLabel('velocity factor').fill('0.84');
+      await page.getByLabel('outer diameter').fill('7.3');
+      await page
+        .getByLabel('rows of its sheet', { exact: true })
+        .fill('MHz; dB\n50; 0,95\n145; 1,65\n433; 2,9\n1296; 5,2\nend of table');
+      await page.getByText('Is this per 100 ft?').waitFor();
+    },
+  },
   {
     name: 'line-view',
     path: `${wire}?view=line`,

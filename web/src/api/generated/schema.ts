@@ -290,8 +290,44 @@ export interface paths {
         /** All connectors, typical figures of a mated pair */
         get: operations["listConnectors"];
         put?: never;
+        /** Store a connector of one's own */
+        post: operations["createConnector"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connectors/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say something else of a connector of one's own */
+        put: operations["saveConnector"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connectors/{key}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Offer a connector of one's own no more; plans keep it */
+        post: operations["retireConnector"];
+        /** Offer a retired connector again */
+        delete: operations["offerConnector"];
         options?: never;
         head?: never;
         patch?: never;
@@ -696,6 +732,8 @@ export interface components {
             massGPerM?: number;
             /** Format: double */
             maxOperatingC?: number;
+            /** @enum {string} */
+            mechanicsProvenance?: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
             /** Format: double */
             minInstallC?: number;
             /** Format: double */
@@ -718,6 +756,8 @@ export interface components {
             ratedAtC?: number;
             /** Format: double */
             ratedAtMHz?: number;
+            /** @enum {string} */
+            ratingsProvenance?: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
             /** Format: int32 */
             revision?: number;
             shield?: string;
@@ -760,6 +800,8 @@ export interface components {
             massGPerM: number | null;
             /** Format: double */
             maxOperatingC: number | null;
+            /** @enum {string} */
+            mechanicsProvenance: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
             /** Format: double */
             minInstallC: number | null;
             /** Format: double */
@@ -784,6 +826,8 @@ export interface components {
             ratedAtC: number;
             /** Format: double */
             ratedAtMHz: number;
+            /** @enum {string} */
+            ratingsProvenance: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
             /** @description not offered any more */
             retired: boolean;
             /** Format: date-time */
@@ -887,6 +931,7 @@ export interface components {
             rows: components["schemas"]["RowResponse"][];
         };
         Connector: {
+            builtIn: boolean;
             /** Format: double */
             c1DbPerSqrtMHz: number;
             /** Format: double */
@@ -904,9 +949,32 @@ export interface components {
             note: string | null;
             /** Format: double */
             peakVoltageV: number;
-            price: number;
-            priceCurrency: string;
+            price: number | null;
+            priceCurrency: string | null;
+            retired: boolean;
             watertight: boolean;
+        };
+        ConnectorRequest: {
+            /** Format: double */
+            fitsLeastMm?: number;
+            /** Format: double */
+            fitsMostMm?: number;
+            /** Format: double */
+            impedanceOhm: number;
+            /** Format: double */
+            lossAtMHz: number;
+            /** Format: double */
+            lossDb: number;
+            /** Format: double */
+            maxMHz: number;
+            name: string;
+            note?: string;
+            /** Format: double */
+            peakVoltageV: number;
+            /** Format: double */
+            price?: number;
+            priceCurrency?: string;
+            watertight?: boolean;
         };
         CostResponse: {
             amount: number;
@@ -2168,6 +2236,100 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Connector"][];
+                };
+            };
+        };
+    };
+    createConnector: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConnectorRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Connector"];
+                };
+            };
+        };
+    };
+    saveConnector: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConnectorRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Connector"];
+                };
+            };
+        };
+    };
+    retireConnector: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Connector"];
+                };
+            };
+        };
+    };
+    offerConnector: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Connector"];
                 };
             };
         };

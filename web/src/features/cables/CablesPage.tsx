@@ -9,6 +9,7 @@ import { useShortcuts } from '../../app/useShortcuts';
 import { KeptFor, QuantityField, useNarrow } from '../../ui';
 import { fixed, frequencyText, moneyFigure, plain } from '../../units';
 import { isTooGood } from '../../words';
+import { ConnectorsPanel } from './ConnectorsPanel';
 import { CurvePane } from './CurvePane';
 import { ImportPanel } from './ImportPanel';
 import { isFound, sorted } from './table';
@@ -147,6 +148,9 @@ export function CablesPage() {
             </p>
           )}
           <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-[12px] text-soft">
+            <button type="button" className="quiet" onClick={() => put({ edit: 'connectors' })}>
+              connectors and devices
+            </button>
             <button type="button" className="quiet" onClick={() => put({ edit: 'import' })}>
               cables from a file
             </button>
@@ -183,7 +187,9 @@ export function CablesPage() {
           className="min-h-0 min-w-0 flex-1 overflow-y-auto px-4 py-3"
           tabIndex={0}
         >
-          {edit === 'import' ? (
+          {edit === 'connectors' ? (
+            <ConnectorsPanel onClose={() => put({ edit: null })} />
+          ) : edit === 'import' ? (
             <ImportPanel onClose={() => put({ edit: null })} />
           ) : edit !== null ? (
             <KeptFor value="cables">

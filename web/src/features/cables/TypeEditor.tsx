@@ -183,7 +183,7 @@ export function TypeEditor({
         {number('impedanceOhm')}
         {number('velocityFactor')}
         {number('outerDiameterMm')}
-        <Labelled text="its figures are">
+        <Labelled text="its losses are">
           <Select
             label="its figures are"
             value={draft.provenance}
@@ -379,6 +379,22 @@ export function TypeEditor({
                 { value: 'balanced', text: 'balanced' },
               ]}
               onChange={(kind) => set({ balanced: kind === 'balanced' })}
+            />
+          </Labelled>
+          <Labelled text="what is held in the hand is">
+            <Select
+              label="where its mechanics come from"
+              value={draft.mechanicsProvenance}
+              options={PROVENANCES}
+              onChange={(mechanicsProvenance) => set({ mechanicsProvenance })}
+            />
+          </Labelled>
+          <Labelled text="what it bears is">
+            <Select
+              label="where its ratings come from"
+              value={draft.ratingsProvenance}
+              options={PROVENANCES}
+              onChange={(ratingsProvenance) => set({ ratingsProvenance })}
             />
           </Labelled>
           {(['averagePowerW', 'ratedAtMHz', 'ratedAtC', 'peakVoltageV'] as const).map(number)}

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { CableType } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
-import { FLEXING, isTooGood, priceText, provenanceText, ratingText } from '../../words';
+import { FLEXING, isTooGood, priceText, provenanceText, ratingText, words } from '../../words';
 
 /** Everything that is known of a type; what is not known is said so. */
 export function TypeFacts({ type }: { type: CableType }) {
@@ -13,7 +13,9 @@ export function TypeFacts({ type }: { type: CableType }) {
     value === null ? 'not known' : temperatureText(value, fahrenheit);
   const yes = (value: boolean | null) => (value === null ? 'not known' : value ? 'yes' : 'no');
   const facts: readonly [label: string, value: string, term?: string][] = [
-    ['figures', provenanceText(type)],
+    ['losses are', provenanceText(type)],
+    ['its mechanics are', words.provenance[type.mechanicsProvenance]],
+    ['its ratings are', words.provenance[type.ratingsProvenance]],
     ['family', type.family],
     [
       'impedance',

@@ -47,6 +47,8 @@ function type(over: Partial<CableType> = {}): CableType {
     soldInM: null,
     sourceTitle: null,
     sourceDate: null,
+    mechanicsProvenance: 'TYPICAL',
+    ratingsProvenance: 'TYPICAL',
     note: null,
     points: [
       { frequencyMHz: 100, attenuationDbPer100m: 4.1 },

@@ -9,6 +9,8 @@ export interface Draft {
   provenance: CableSaid['provenance'];
   sourceTitle: string;
   sourceDate: string;
+  mechanicsProvenance: CableSaid['provenance'];
+  ratingsProvenance: CableSaid['provenance'];
   flexing: '' | NonNullable<CableSaid['flexing']>;
   balanced: boolean;
   sunResistant: '' | 'yes' | 'no';
@@ -97,6 +99,8 @@ export function draftOf(type: CableType | null, currency: string): Draft {
     provenance: type?.provenance ?? 'SHEET',
     sourceTitle: type?.sourceTitle ?? '',
     sourceDate: type?.sourceDate ?? '',
+    mechanicsProvenance: type?.mechanicsProvenance ?? 'SHEET',
+    ratingsProvenance: type?.ratingsProvenance ?? 'SHEET',
     flexing: type?.flexing ?? '',
     balanced: type?.balanced ?? false,
     sunResistant: yes(type?.sunResistant),
@@ -187,6 +191,8 @@ export function said(
     provenance: draft.provenance,
     sourceTitle: text(draft.sourceTitle),
     sourceDate: text(draft.sourceDate),
+    mechanicsProvenance: draft.mechanicsProvenance,
+    ratingsProvenance: draft.ratingsProvenance,
     balanced: draft.balanced,
     sunResistant: yes(draft.sunResistant),
     directBurial: yes(draft.directBurial),

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { CableType, Cell, Ledger, Row } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { AlignedFigure, VerdictMark, verdictColour } from '../../ui';
@@ -335,6 +336,15 @@ function CableFacts({ type, row }: { type: CableType; row: Row }) {
         {type.bendRadiusRepeatedMm} mm again and again.
       </p>
       {type.note && <p>{type.note}.</p>}
+      <p>
+        <Link className="quiet" to={`/cables?type=${type.key}`}>
+          all about it
+        </Link>
+        ,{' '}
+        <Link className="quiet" to="/cables/anatomy">
+          what these words mean
+        </Link>
+      </p>
       <p>
         {type.provenance === 'TYPICAL'
           ? words.typicalFigures

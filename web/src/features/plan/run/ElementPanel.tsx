@@ -114,10 +114,9 @@ function Facts(props: Props & { name: string }) {
             <Select
               label="connector"
               value={element.connectorKey ?? ''}
-              options={props.connectors.map((c) => ({
-                value: c.key,
-                text: shortConnector(c.name),
-              }))}
+              options={props.connectors
+                .filter((c) => !c.retired || c.key === element.connectorKey)
+                .map((c) => ({ value: c.key, text: shortConnector(c.name) }))}
               onChange={(connectorKey) =>
                 change({ id: element.id, kind: 'JOINT', connectorKey, lossDb: element.lossDb })
               }

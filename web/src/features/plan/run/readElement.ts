@@ -56,6 +56,10 @@ export function offersFor(
   );
 }
 
+function isOffered(type: { retired: boolean }): boolean {
+  return !type.retired;
+}
+
 function everything(
   quantity: string | undefined,
   catalogue: CableType[],
@@ -67,7 +71,7 @@ function everything(
   const lengthM = length && length.ok ? length.value : USUAL_LENGTH_M;
   const ownLoss = loss && loss.ok && /db$/i.test(quantity) ? loss.value : null;
   return [
-    ...connectors.map((c) => ({
+    ...connectors.filter(isOffered).map((c) => ({
       text: shortConnector(c.name),
       kind: 'joint',
       element: (): Element => ({ id: newId(), kind: 'JOINT', connectorKey: c.key }),
@@ -92,7 +96,7 @@ function everything(
         lossDb: ownLoss ?? t.lossDb,
       }),
     })),
-    ...catalogue.map((c) => ({
+    ...catalogue.filter(isOffered).map((c) => ({
       text: c.name,
       kind: c.balanced ? 'balanced line' : 'cable',
       element: (): Element => ({ id: newId(), kind: 'LINE', cableKey: c.key, lengthM }),

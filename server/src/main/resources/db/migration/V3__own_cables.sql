@@ -39,3 +39,16 @@ create table catalogue_import_item (
     revision_before integer,
     primary key (import_id, cable_type_id)
 );
+
+-- Connectors of the operator's own; what one costs may not be known.
+alter table connector add column operator_id uuid references operator;
+alter table connector add column retired_at timestamptz;
+alter table connector alter column price drop not null;
+alter table connector alter column price_currency drop not null;
+alter table connector add constraint connector_price_and_currency check ((price is null) = (price_currency is null));
+
+-- Where its mechanics and its ratings come from, where that is another place than its attenuation.
+alter table cable_type_revision add column mechanics_provenance text
+    check (mechanics_provenance in ('TYPICAL', 'SHEET', 'MEASURED', 'GUESSED'));
+alter table cable_type_revision add column ratings_provenance text
+    check (ratings_provenance in ('TYPICAL', 'SHEET', 'MEASURED', 'GUESSED'));

@@ -24,6 +24,7 @@ class AccessibilityTest {
             "/settings",
             "/cables?type=foam-10&over=rg-58",
             "/cables?edit=copy foam-10",
+            "/cables?edit=connectors",
             "/cables/anatomy",
             PlanSheetPage.GALLERY + "&own=new",
             PlanSheetPage.GALLERY + "&view=reach",

@@ -61,7 +61,7 @@ final class PlaceReading {
 
     private static Place.Connector connector(Connector c) {
         return new Place.Connector(
-                Optional.of(new Money(c.price(), Currency.getInstance(c.priceCurrency()))),
+                Optional.ofNullable(c.price()).map(p -> new Money(p, Currency.getInstance(c.priceCurrency()))),
                 optional(c.fitsLeastMm()),
                 optional(c.fitsMostMm()));
     }

@@ -81,8 +81,10 @@ public record CableType(
      *
      * @param title of the data sheet
      * @param date of the data sheet
+     * @param mechanics where its mechanics come from; null where from the same as its attenuation
+     * @param ratings where its ratings come from; likewise
      */
-    public record Source(String title, LocalDate date) {}
+    public record Source(String title, LocalDate date, Provenance mechanics, Provenance ratings) {}
 
     /**
      * What a metre costs.

@@ -14,6 +14,9 @@ import org.eskiz.server.http.Within;
  *
  * @param key by which it will be known, when it is new; null to have one made of its name
  * @param revision the one that was changed; not for a new type
+ * @param provenance of its attenuation
+ * @param mechanicsProvenance of what can be held in the hand; null where it is that of its attenuation
+ * @param ratingsProvenance of what it bears; likewise
  * @param averagePowerW average power that it bears, at the frequency and temperature given
  * @param ratedAtMHz default 30
  * @param ratedAtC default 40
@@ -31,6 +34,8 @@ public record CableTypeRequest(
         @NotNull(message = "must be given") Provenance provenance,
         @PlainText(max = 300) String sourceTitle,
         LocalDate sourceDate,
+        Provenance mechanicsProvenance,
+        Provenance ratingsProvenance,
 
         @NotNull(message = "must be given") @Within(what = "impedance in Ω", min = 1, max = 2000)
         Double impedanceOhm,

@@ -1,5 +1,7 @@
 package org.eskiz.server.catalogue;
 
+import static java.util.Objects.requireNonNullElse;
+
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -55,6 +57,8 @@ record CableTypeResponse(
 
         @OrNull String sourceTitle,
         @OrNull LocalDate sourceDate,
+        Provenance mechanicsProvenance,
+        Provenance ratingsProvenance,
         @OrNull String note,
         List<PointResponse> points,
         FitResponse fit,
@@ -112,6 +116,8 @@ record CableTypeResponse(
                 price == null ? null : price.soldInM(),
                 facts.source().title(),
                 facts.source().date(),
+                requireNonNullElse(facts.source().mechanics(), facts.provenance()),
+                requireNonNullElse(facts.source().ratings(), facts.provenance()),
                 facts.note(),
                 facts.points().stream()
                         .map(p -> new PointResponse(p.frequencyMHz(), p.attenuationDbPer100m()))

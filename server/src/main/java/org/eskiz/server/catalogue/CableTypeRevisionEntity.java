@@ -99,6 +99,14 @@ class CableTypeRevisionEntity {
 
     String sourceTitle;
     LocalDate sourceDate;
+
+    /** Null where it is that of the attenuation. */
+    @Enumerated(EnumType.STRING)
+    Provenance mechanicsProvenance;
+
+    @Enumerated(EnumType.STRING)
+    Provenance ratingsProvenance;
+
     String note;
 
     @ElementCollection

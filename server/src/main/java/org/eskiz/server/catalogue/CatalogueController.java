@@ -22,11 +22,13 @@ class CatalogueController {
 
     private final CatalogueService catalogue;
     private final OwnCables own;
+    private final OwnConnectors ownConnectors;
     private final Curves curves;
 
-    CatalogueController(CatalogueService catalogue, OwnCables own, Curves curves) {
+    CatalogueController(CatalogueService catalogue, OwnCables own, OwnConnectors ownConnectors, Curves curves) {
         this.catalogue = catalogue;
         this.own = own;
+        this.ownConnectors = ownConnectors;
         this.curves = curves;
     }
 
@@ -107,5 +109,30 @@ class CatalogueController {
     @Operation(operationId = "listConnectors", summary = "All connectors, typical figures of a mated pair")
     List<Connector> connectors() {
         return catalogue.current().connectors();
+    }
+
+    @PostMapping(path = "/connectors", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "createConnector", summary = "Store a connector of one's own")
+    Connector create(@RequestBody ConnectorRequest request) {
+        return ownConnectors.create(request);
+    }
+
+    @PutMapping(path = "/connectors/{key}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "saveConnector", summary = "Say something else of a connector of one's own")
+    Connector save(@PathVariable String key, @RequestBody ConnectorRequest request) {
+        return ownConnectors.change(key, request);
+    }
+
+    @PostMapping("/connectors/{key}/retirement")
+    @Operation(operationId = "retireConnector", summary = "Offer a connector of one's own no more; plans keep it")
+    Connector retireConnector(@PathVariable String key) {
+        return ownConnectors.retire(key, true);
+    }
+
+    @DeleteMapping("/connectors/{key}/retirement")
+    @Operation(operationId = "offerConnector", summary = "Offer a retired connector again")
+    Connector offerConnector(@PathVariable String key) {
+        return ownConnectors.retire(key, false);
     }
 }

@@ -32,6 +32,8 @@ final class CatalogueCsv {
             "provenance",
             "source_title",
             "source_date",
+            "mechanics_provenance",
+            "ratings_provenance",
             "impedance_ohm",
             "velocity_factor",
             "balanced",
@@ -98,6 +100,8 @@ final class CatalogueCsv {
                         guarded(f.source().title()))
                 .forEach(cells::add);
         cells.add(f.source().date());
+        cells.add(f.source().mechanics());
+        cells.add(f.source().ratings());
         cells.add(number(f.impedanceOhm()));
         cells.add(number(f.velocityFactor()));
         cells.add(yes(f.balanced()));
@@ -218,6 +222,8 @@ final class CatalogueCsv {
                     choice("provenance", Provenance.class, Provenance.TYPICAL),
                     text("source_title"),
                     date("source_date"),
+                    choice("mechanics_provenance", Provenance.class, null),
+                    choice("ratings_provenance", Provenance.class, null),
                     number("impedance_ohm"),
                     number("velocity_factor"),
                     yes("balanced"),

@@ -28,6 +28,8 @@ public record CatalogueFile(int schemaVersion, List<CableTypeRequest> cableTypes
                 f.provenance(),
                 f.source().title(),
                 f.source().date(),
+                f.source().mechanics(),
+                f.source().ratings(),
                 f.impedanceOhm(),
                 f.velocityFactor(),
                 f.balanced(),

@@ -4,10 +4,13 @@ import java.math.BigDecimal;
 import org.eskiz.server.http.OrNull;
 
 /**
- * A kind of connector; figures are typical of one mated pair, the price is a sample.
+ * A kind of connector; figures are those of one mated pair: of what came with Eskiz they are typical, and the price is a
+ * sample.
  *
  * @param c1DbPerSqrtMHz loss of a mated pair is c1·√f + c2·f² dB, f in MHz
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
+ * @param price null where not known
+ * @param retired whether it is not offered any more
  */
 public record Connector(
         String key,
@@ -20,6 +23,8 @@ public record Connector(
         boolean watertight,
         @OrNull Double fitsLeastMm,
         @OrNull Double fitsMostMm,
-        BigDecimal price,
-        String priceCurrency,
-        @OrNull String note) {}
+        @OrNull BigDecimal price,
+        @OrNull String priceCurrency,
+        @OrNull String note,
+        boolean builtIn,
+        boolean retired) {}

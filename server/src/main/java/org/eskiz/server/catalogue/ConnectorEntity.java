@@ -5,6 +5,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -15,6 +16,9 @@ class ConnectorEntity {
 
     @Id
     UUID id;
+
+    /** Null for what came with Eskiz. */
+    UUID operatorId;
 
     String key;
     int position;
@@ -43,6 +47,7 @@ class ConnectorEntity {
     String priceCurrency;
 
     String note;
+    Instant retiredAt;
 
     ConnectorEntity() {}
 
@@ -60,6 +65,8 @@ class ConnectorEntity {
                 fitsMostMm,
                 price,
                 priceCurrency,
-                note);
+                note,
+                operatorId == null,
+                retiredAt != null);
     }
 }

@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface ConnectorRepository extends Repository<ConnectorEntity, UUID> {
@@ -12,4 +13,7 @@ interface ConnectorRepository extends Repository<ConnectorEntity, UUID> {
     List<ConnectorEntity> findAllByOrderByPosition();
 
     Optional<ConnectorEntity> findByKey(String key);
+
+    @Query("select coalesce(max(c.position), 0) from ConnectorEntity c")
+    int lastPosition();
 }

@@ -4,10 +4,8 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
-import java.text.Normalizer;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.cable.AveragePower;
@@ -26,9 +24,6 @@ class OwnCables {
     /** As the database keeps a price per metre. */
     private static final int PRICE_PLACES = 4;
 
-    private static final int LONGEST_KEY = 64;
-    private static final String KEY = "[a-z0-9]+(-[a-z0-9]+)*";
-
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
     private final OperatorService operators;
@@ -46,8 +41,10 @@ class OwnCables {
     @Transactional
     String create(CableTypeRequest request) {
         Faults faults = checked(request);
-        String key = request.key() == null ? freeKey(request.name()) : request.key();
-        if (!key.matches(KEY)) {
+        String key = request.key() == null
+                ? Keys.free(request.name(), "cable", taken -> find(taken).isPresent())
+                : request.key();
+        if (!Keys.isKey(key)) {
             faults.add("key", notAKey(key));
         } else if (find(key).isPresent()) {
             faults.add("key", "the key \"" + key + "\" is taken");
@@ -120,7 +117,7 @@ class OwnCables {
     }
 
     private static void requireKey(String key) {
-        if (key != null && !key.matches(KEY)) {
+        if (key != null && !Keys.isKey(key)) {
             throw new InvalidRequestException("key", notAKey(key));
         }
     }
@@ -184,19 +181,9 @@ class OwnCables {
         return faults;
     }
 
-    /** Of the name, and with a number behind it where that is taken. */
-    private String freeKey(String name) {
-        String plain = Normalizer.normalize(name, Normalizer.Form.NFKD)
-                .toLowerCase(Locale.ROOT)
-                .replaceAll("[^a-z0-9]+", "-")
-                .replaceAll("^-|-$", "");
-        String base = plain.isEmpty() ? "cable" : plain.substring(0, Math.min(plain.length(), LONGEST_KEY - 5));
-        String trimmed = base.replaceAll("-$", "");
-        String key = trimmed;
-        for (int n = 2; find(key).isPresent(); n++) {
-            key = trimmed + "-" + n;
-        }
-        return key;
+    /** Kept only where it says something else than the attenuation's, so that saying it or not is the same. */
+    private static Provenance ownOr(Provenance own, Provenance attenuation) {
+        return own == attenuation ? null : own;
     }
 
     private static CableTypeRevisionEntity revision(CableTypeRequest said) {
@@ -206,6 +193,8 @@ class OwnCables {
         r.provenance = said.provenance();
         r.sourceTitle = said.sourceTitle();
         r.sourceDate = said.sourceDate();
+        r.mechanicsProvenance = ownOr(said.mechanicsProvenance(), said.provenance());
+        r.ratingsProvenance = ownOr(said.ratingsProvenance(), said.provenance());
         r.impedanceOhm = said.impedanceOhm();
         r.velocityFactor = said.velocityFactor();
         r.balanced = Boolean.TRUE.equals(said.balanced());

@@ -38,7 +38,7 @@ final class RevisionReading {
                 mechanics(r),
                 new CableType.Ratings(r.peakVoltageV, r.averagePowerW, r.ratedAtMHz, r.ratedAtC),
                 price(r),
-                new CableType.Source(r.sourceTitle, r.sourceDate),
+                new CableType.Source(r.sourceTitle, r.sourceDate, r.mechanicsProvenance, r.ratingsProvenance),
                 r.note,
                 points(r));
     }

@@ -156,6 +156,57 @@ class OwnCablesOverHttpTest {
     }
 
     @Test
+    void aConnectorOfOnesOwnIsCountedInARunAndRetired(Api api) {
+        String said =
+                "{\"name\": \"Quay plug\", \"impedanceOhm\": 50, \"lossDb\": 0.4, \"lossAtMHz\": 100, \"maxMHz\": 1000, \"peakVoltageV\": 500, \"fitsLeastMm\": 5, \"fitsMostMm\": 11%s}";
+        JsonNode made =
+                api.post("/api/connectors", said.formatted("")).expect(201).json();
+        assertThat(made.get("key").asString()).isEqualTo("quay-plug");
+        String run = """
+                {"radio": {"powerW": 100}, "run": [{"kind": "JOINT", "connectorKey": "quay-plug"}, {"kind": "LINE", "cableKey": "rg-58", "lengthM": 30, "candidate": true}],
+                 "bands": [{"frequencyMHz": 400, "load": {"swr": 1}}]}""";
+        assertThat(api.post("/api/assessments", run)
+                        .expect(200)
+                        .json()
+                        .get("bands")
+                        .get(0)
+                        .get("elements")
+                        .get(0)
+                        .get("matchedLossDb")
+                        .asDouble())
+                .isCloseTo(0.8, within(1e-9));
+        // what it costs is not known, so neither is the cost of the run
+        assertThat(api.post("/api/comparisons", run)
+                        .expect(200)
+                        .json()
+                        .get("rows")
+                        .get(0)
+                        .get("cost")
+                        .isNull())
+                .isTrue();
+        api.put("/api/connectors/quay-plug", said.formatted(", \"price\": 4, \"priceCurrency\": \"EUR\""))
+                .expect(200);
+        assertThat(api.post("/api/comparisons", run)
+                        .expect(200)
+                        .json()
+                        .get("rows")
+                        .get(0)
+                        .get("cost")
+                        .get("amount")
+                        .asDouble())
+                .isPositive();
+        api.put("/api/connectors/n", said.formatted("")).expect(422);
+        api.post("/api/connectors", said.formatted("").replace("\"fitsMostMm\": 11", "\"fitsMostMm\": 1"))
+                .expect(422);
+        assertThat(api.post("/api/connectors/quay-plug/retirement", "")
+                        .expect(200)
+                        .json()
+                        .get("retired")
+                        .asBoolean())
+                .isTrue();
+    }
+
+    @Test
     void favouritesAreRemembered(Api api) {
         assertThat(api.put("/api/cable-types/foam-7/favourite", "")
                         .expect(200)

@@ -1,0 +1,287 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Connector, Schemas } from '../../api';
+import { answered, api, useConnectors } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { frequencyText, moneyFigure, parseQuantity, plain } from '../../units';
+import type { QuantityKind } from '../../units';
+import { capital } from '../../words';
+
+type Said = Schemas['ConnectorRequest'];
+type NumberName = Exclude<keyof Said, 'name' | 'watertight' | 'priceCurrency' | 'note'>;
+
+const NUMBERS: Record<
+  NumberName,
+  { label: string; kind: QuantityKind; unit: string; unitLabel: string; usual: string }
+> = {
+  impedanceOhm: { label: 'impedance', kind: 'impedance', unit: 'ohm', unitLabel: 'Ω', usual: '50' },
+  lossDb: { label: 'a pair loses', kind: 'elementLoss', unit: 'db', unitLabel: 'dB', usual: '' },
+  lossAtMHz: { label: 'at', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz', usual: '1000' },
+  maxMHz: { label: 'used up to', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz', usual: '' },
+  peakVoltageV: {
+    label: 'peak voltage',
+    kind: 'resistance',
+    unit: 'ohm',
+    unitLabel: 'V',
+    usual: '',
+  },
+  fitsLeastMm: { label: 'fits from', kind: 'bore', unit: 'mm', unitLabel: 'mm', usual: '' },
+  fitsMostMm: { label: 'to', kind: 'bore', unit: 'mm', unitLabel: 'mm', usual: '' },
+  price: { label: 'price', kind: 'price', unit: '', unitLabel: '', usual: '' },
+};
+
+const NAMES = Object.keys(NUMBERS) as NumberName[];
+const NEEDED: readonly NumberName[] = [
+  'impedanceOhm',
+  'lossDb',
+  'lossAtMHz',
+  'maxMHz',
+  'peakVoltageV',
+];
+
+/** Connectors: those that came with Eskiz, and one's own. */
+export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
+  const connectors = useConnectors().data ?? [];
+  const [edited, setEdited] = useState<string | null>(null);
+  const queries = useQueryClient();
+  const retire = useMutation({
+    mutationFn: (c: Connector) => {
+      const path = { params: { path: { key: c.key } } };
+      return answered(
+        c.retired
+          ? api.DELETE('/api/connectors/{key}/retirement', path)
+          : api.POST('/api/connectors/{key}/retirement', path),
+      );
+    },
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['connectors'] }),
+  });
+  return (
+    <section aria-label="connectors" className="flex flex-col gap-3">
+      <h2 className="text-[16px] font-bold">Connectors and devices</h2>
+      <p className="text-soft">
+        An arrestor, a switch or an adapter of known loss is kept like a connector and put into a
+        run by its name.
+      </p>
+      <table className="w-full text-[12px]">
+        <thead className="text-left text-[11px] text-soft">
+          <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
+            <th scope="col">connector</th>
+            <th scope="col">Ω</th>
+            <th scope="col">used up to</th>
+            <th scope="col">peak V</th>
+            <th scope="col">fits, mm</th>
+            <th scope="col">watertight</th>
+            <th scope="col">price</th>
+            <th scope="col">
+              <span className="sr-only">change</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {connectors.map((c) => (
+            <tr
+              key={c.key}
+              data-connector={c.key}
+              className={`[&>*]:border-b [&>*]:border-b-hairline [&>*]:py-1 [&>*]:pr-3 [&>*]:text-left ${c.retired ? 'text-soft line-through' : ''}`}
+            >
+              <th scope="row" className="font-semibold">
+                {c.name}
+              </th>
+              <td className="figures">{plain(c.impedanceOhm, 1)}</td>
+              <td className="figures">{frequencyText(c.maxMHz)}</td>
+              <td className="figures">{plain(c.peakVoltageV, 0)}</td>
+              <td className="figures">
+                {c.fitsLeastMm === null && c.fitsMostMm === null
+                  ? 'any'
+                  : `${c.fitsLeastMm === null ? '' : plain(c.fitsLeastMm, 1)}–${c.fitsMostMm === null ? '' : plain(c.fitsMostMm, 1)}`}
+              </td>
+              <td>{c.watertight ? 'yes' : 'no'}</td>
+              <td className="figures">
+                {c.price === null ? '–' : `${moneyFigure(c.price)} ${c.priceCurrency ?? ''}`}
+              </td>
+              <td className="whitespace-nowrap">
+                {!c.builtIn && (
+                  <>
+                    <button
+                      type="button"
+                      className="quiet"
+                      aria-label={`change ${c.name}`}
+                      onClick={() => setEdited(c.key)}
+                    >
+                      change
+                    </button>{' '}
+                    <button
+                      type="button"
+                      className="quiet"
+                      aria-label={`${c.retired ? 'offer' : 'retire'} ${c.name}`}
+                      onClick={() => retire.mutate(c)}
+                    >
+                      {c.retired ? 'offer' : 'retire'}
+                    </button>
+                  </>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {edited === null ? (
+        <span className="flex gap-4">
+          <button type="button" className="action" onClick={() => setEdited('')}>
+            New connector
+          </button>
+          <button type="button" className="quiet" onClick={onClose}>
+            close
+          </button>
+        </span>
+      ) : (
+        <ConnectorForm
+          key={edited}
+          connector={connectors.find((c) => c.key === edited) ?? null}
+          onDone={() => setEdited(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+function ConnectorForm({ connector, onDone }: { connector: Connector | null; onDone: () => void }) {
+  const { settings } = usePreferences();
+  const queries = useQueryClient();
+  const [name, setName] = useState(connector?.name ?? '');
+  const [watertight, setWatertight] = useState(connector?.watertight ?? false);
+  const [texts, setTexts] = useState(() => textsOf(connector));
+  const [tried, setTried] = useState(false);
+  const read = readTexts(texts);
+  const store = useMutation({
+    mutationFn: () => {
+      const body = {
+        ...(read.values as Said),
+        name: name.trim(),
+        watertight,
+        note: connector?.note ?? undefined,
+        priceCurrency:
+          read.values.price === undefined
+            ? undefined
+            : (connector?.priceCurrency ?? settings.currency),
+      };
+      return answered(
+        connector
+          ? api.PUT('/api/connectors/{key}', { params: { path: { key: connector.key } }, body })
+          : api.POST('/api/connectors', { body }),
+      );
+    },
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['connectors'] });
+      void queries.invalidateQueries({ queryKey: ['comparison'] });
+      onDone();
+    },
+  });
+  const troubles = { ...read.troubles, ...(name.trim() === '' && { name: 'It needs a name.' }) };
+  return (
+    <form
+      aria-label={connector ? `change ${connector.name}` : 'a connector of my own'}
+      className="flex flex-col gap-2 border border-hairline p-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        setTried(true);
+        if (Object.keys(troubles).length === 0) store.mutate();
+      }}
+    >
+      <div className="flex flex-wrap gap-x-4 gap-y-2">
+        <label className="flex flex-col gap-0.5">
+          <span className="text-[11px] text-soft">name</span>
+          <input
+            autoFocus
+            aria-label="name of the connector"
+            className="boxed w-[20ch]"
+            maxLength={120}
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+          />
+          {tried && 'name' in troubles && (
+            <span role="alert" className="text-[11px] text-fail">
+              {troubles.name}
+            </span>
+          )}
+        </label>
+        {NAMES.map((n) => (
+          <label key={n} className="flex flex-col gap-0.5">
+            <span className="text-[11px] text-soft">
+              {NUMBERS[n].label},{' '}
+              {n === 'price'
+                ? (connector?.priceCurrency ?? settings.currency)
+                : NUMBERS[n].unitLabel}
+            </span>
+            <input
+              aria-label={NUMBERS[n].label}
+              className="boxed figures w-[9ch] text-right"
+              value={texts[n]}
+              onChange={(e) => setTexts({ ...texts, [n]: e.target.value })}
+            />
+            {tried && read.troubles[n] && (
+              <span role="alert" className="max-w-40 text-[11px] text-fail">
+                {read.troubles[n]}
+              </span>
+            )}
+          </label>
+        ))}
+        <label className="flex items-center gap-1 self-end">
+          <input
+            type="checkbox"
+            checked={watertight}
+            onChange={(e) => setWatertight(e.target.checked)}
+          />
+          watertight
+        </label>
+      </div>
+      {store.isError && (
+        <p role="alert" className="text-fail">
+          {capital(store.error.message)}.
+        </p>
+      )}
+      <span className="flex items-baseline gap-4">
+        <button type="submit" className="action" disabled={store.isPending}>
+          Store the connector
+        </button>
+        <button type="button" className="quiet" onClick={onDone}>
+          not yet
+        </button>
+      </span>
+    </form>
+  );
+}
+
+/** The loss is shown where it was typed last: at the frequency that the usual text names. */
+function textsOf(c: Connector | null): Record<NumberName, string> {
+  const text = (value: number | null | undefined, usual: string) =>
+    value == null ? usual : plain(value, 6);
+  const atMHz = 1000;
+  return Object.fromEntries(
+    NAMES.map((n) => {
+      const { usual } = NUMBERS[n];
+      if (!c) return [n, usual];
+      if (n === 'lossAtMHz') return [n, String(atMHz)];
+      if (n === 'lossDb') return [n, plain(c.c1DbPerSqrtMHz * Math.sqrt(atMHz), 6)];
+      return [n, text(c[n], '')];
+    }),
+  ) as Record<NumberName, string>;
+}
+
+function readTexts(texts: Record<NumberName, string>): {
+  values: Partial<Record<NumberName, number>>;
+  troubles: Partial<Record<NumberName, string>>;
+} {
+  const values: Partial<Record<NumberName, number>> = {};
+  const troubles: Partial<Record<NumberName, string>> = {};
+  for (const n of NAMES) {
+    if (texts[n].trim() === '') {
+      if (NEEDED.includes(n)) troubles[n] = 'It must be given.';
+      continue;
+    }
+    const parsed = parseQuantity(texts[n], NUMBERS[n].kind, NUMBERS[n].unit);
+    if (parsed.ok) values[n] = parsed.value;
+    else troubles[n] = parsed.message;
+  }
+  return { values, troubles };
+}
