@@ -15,11 +15,12 @@ import {
   unitOf,
 } from '../units';
 import type { LengthUnit, Level, Reading } from '../units';
-import { reasonText } from './choosing';
+import { reasonText } from './asked';
 
 export * from './anatomy';
+export * from './asked';
 export * from './cables';
-export * from './choosing';
+export * from './changes';
 
 /** Less than this in dB is not worth a clause of its own. */
 const NOTEWORTHY_DB = 0.005;

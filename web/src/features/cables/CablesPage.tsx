@@ -3,12 +3,10 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { CableType } from '../../api';
 import { answered, api, useCableTypes } from '../../api';
-import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
 import { KeptFor, QuantityField, useNarrow } from '../../ui';
-import { fixed, frequencyText, moneyFigure, plain } from '../../units';
-import { isTooGood } from '../../words';
+import { frequencyText, plain } from '../../units';
 import { ConnectorsPanel } from './ConnectorsPanel';
 import { CurvePane } from './CurvePane';
 import { ImportPanel } from './ImportPanel';
@@ -16,6 +14,7 @@ import { isFound, sorted } from './table';
 import type { Column } from './table';
 import { TypeEditor } from './TypeEditor';
 import { TypeFacts } from './TypeFacts';
+import { TypeTable } from './TypeTable';
 
 /** No more curves than can be told apart by their dash. */
 const MOST_OVERLAID = 6;
@@ -25,7 +24,6 @@ const USUAL_MHZ = 145;
 /** Every type beside its curve; types of one's own are brought in here. */
 export function CablesPage() {
   const types = useCableTypes();
-  const { settings } = usePreferences();
   const [params, setParams] = useSearchParams();
   const [filter, setFilter] = useState('');
   const [order, setOrder] = useState<{ column: Column | null; isDown: boolean }>({
@@ -126,7 +124,6 @@ export function CablesPage() {
               losses={losses}
               atMHz={atMHz}
               order={order}
-              currency={settings.currency}
               selected={selected?.key}
               over={over}
               onSelect={(key) => {
@@ -238,120 +235,6 @@ function useLosses(types: readonly CableType[], atMHz: number): Map<string, numb
   });
   return new Map(
     (answer.data?.curves ?? []).map((c) => [c.key, c.points[0]?.attenuationDbPer100m ?? 0]),
-  );
-}
-
-interface TableProps {
-  types: readonly CableType[];
-  losses: Map<string, number>;
-  atMHz: number;
-  order: { column: Column | null; isDown: boolean };
-  currency: string;
-  selected: string | undefined;
-  over: readonly string[];
-  onSelect: (key: string) => void;
-  onOverlay: (key: string) => void;
-  onOrder: (column: Column) => void;
-}
-
-const COLUMNS: readonly { column: Column; text: (p: TableProps) => string }[] = [
-  { column: 'name', text: () => 'cable' },
-  { column: 'impedanceOhm', text: () => 'Ω' },
-  { column: 'outerDiameterMm', text: () => 'mm' },
-  { column: 'massGPerM', text: () => 'g/m' },
-  { column: 'loss', text: (p) => `dB/100 m, ${frequencyText(p.atMHz)}` },
-  { column: 'pricePerM', text: () => 'per m' },
-];
-
-function TypeTable(props: TableProps) {
-  const { types, losses, order, selected, over, onSelect, onOverlay, onOrder } = props;
-  const number = (value: number | null, decimals: number) =>
-    value === null ? <span className="text-soft">–</span> : fixed(value, decimals);
-  return (
-    <div className="min-h-0 flex-1 overflow-y-auto">
-      <table className="w-full border-separate border-spacing-0">
-        <thead>
-          <tr className="text-[11px] text-soft [&>th]:sticky [&>th]:top-0 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:px-2 [&>th]:py-1 [&>th]:text-right [&>th]:font-normal">
-            {COLUMNS.map(({ column, text }) => (
-              <th
-                key={column}
-                scope="col"
-                aria-sort={
-                  order.column === column ? (order.isDown ? 'descending' : 'ascending') : 'none'
-                }
-                className={column === 'name' ? '!pl-4 !text-left' : ''}
-              >
-                <button type="button" onClick={() => onOrder(column)}>
-                  {text(props)}
-                  {order.column === column && (order.isDown ? ', most first' : ', least first')}
-                </button>
-              </th>
-            ))}
-            <th scope="col">
-              <span className="sr-only">overlay</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {types.map((t) => (
-            <tr
-              key={t.key}
-              data-type={t.key}
-              className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
-                t.key === selected ? 'bg-raised' : 'hover:bg-raised'
-              } ${t.retired ? 'text-soft' : ''}`}
-            >
-              <th
-                scope="row"
-                className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
-              >
-                <button
-                  type="button"
-                  aria-pressed={t.key === selected}
-                  aria-label={t.name}
-                  className="block w-full text-left"
-                  onClick={() => onSelect(t.key)}
-                >
-                  {t.name}
-                  <span className="block text-[10px] leading-[12px] font-normal text-soft empty:hidden">
-                    {[
-                      t.favourite && 'favourite',
-                      !t.builtIn && 'my own',
-                      t.retired && 'retired',
-                      isTooGood(t) && 'too good to be true',
-                    ]
-                      .filter(Boolean)
-                      .join(', ')}
-                  </span>
-                </button>
-              </th>
-              <td className="figures">{plain(t.impedanceOhm, 1)}</td>
-              <td className="figures">{number(t.outerDiameterMm, 1)}</td>
-              <td className="figures">{number(t.massGPerM, 0)}</td>
-              <td className="figures">{number(losses.get(t.key) ?? null, 2)}</td>
-              <td className="figures">
-                {t.pricePerM === null ? (
-                  <span className="text-soft">–</span>
-                ) : (
-                  moneyFigure(t.pricePerM)
-                )}
-              </td>
-              <td className="pr-4">
-                <button
-                  type="button"
-                  className={`quiet text-[11px] ${over.includes(t.key) ? 'font-semibold' : ''}`}
-                  aria-pressed={over.includes(t.key)}
-                  aria-label={`lay ${t.name} over it`}
-                  onClick={() => onOverlay(t.key)}
-                >
-                  {over.includes(t.key) ? 'take off' : 'overlay'}
-                </button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }
 

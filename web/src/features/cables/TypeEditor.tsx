@@ -1,20 +1,15 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import type { CableSaid, CableType, Schemas } from '../../api';
+import type { CableType, Schemas } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Select, useKept, useSettled } from '../../ui';
-import { fixed, frequencyText, plain, significant } from '../../units';
-import {
-  FLEXING,
-  FREQUENCY_UNITS,
-  LOSS_PER,
-  slipSentence,
-  understoodSentence,
-  words,
-} from '../../words';
+import { plain } from '../../units';
+import { FLEXING, FREQUENCY_UNITS, LOSS_PER, words } from '../../words';
 import { draftOf, namesakeOfOtherImpedance, NUMBERS, numberIn, said, troublesIn } from './draft';
 import type { Draft, NumberName } from './draft';
+import { PlansMoved } from './PlansMoved';
+import { SheetRows } from './SheetRows';
 
 type Request = Schemas['SheetTextRequest'];
 
@@ -267,62 +262,13 @@ export function TypeEditor({
             </p>
           )}
           {read && !reading.isError && (
-            <div className={request === wanted ? '' : 'opacity-45'}>
-              <p role="status">{understoodSentence(read)}</p>
-              {read.findings.map((f) => (
-                <p key={`${f.slip} ${f.row}`} className="text-marginal">
-                  {slipSentence(f, read)}
-                  {f.slip === 'PER_100_FT' && (
-                    <button
-                      type="button"
-                      className="quiet ml-1"
-                      onClick={() => setLossPer('PER_100_FT')}
-                    >
-                      Take it per 100 ft
-                    </button>
-                  )}
-                </p>
-              ))}
-              {read.skipped.map((s) => (
-                <p key={s.line} className="text-[12px] text-soft">
-                  Line {s.line} is left out, “{s.text}”: {s.why}.
-                </p>
-              ))}
-              <table className="mt-1 text-[12px] whitespace-nowrap">
-                <thead className="text-[11px] text-soft">
-                  <tr className="text-right [&>th]:px-2 [&>th]:font-normal">
-                    <th scope="col">frequency</th>
-                    <th scope="col">dB per 100 m</th>
-                    <th scope="col">off the curve</th>
-                    <th scope="col">
-                      <span className="sr-only">taken</span>
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {read.rows.map((r) => (
-                    <tr
-                      key={r.line}
-                      className={`text-right [&>td]:px-2 ${leftOut.has(r.line) ? 'text-soft line-through' : ''}`}
-                    >
-                      <td className="figures">{frequencyText(r.frequencyMHz)}</td>
-                      <td className="figures">{significant(r.attenuationDbPer100m)}</td>
-                      <td className="figures">{fixed(-100 * r.relativeResidual, 1)} %</td>
-                      <td>
-                        <button
-                          type="button"
-                          className="quiet text-[11px]"
-                          aria-label={`${leftOut.has(r.line) ? 'take' : 'leave out'} ${frequencyText(r.frequencyMHz)}`}
-                          onClick={() => setLeftOut(toggled(leftOut, r.line))}
-                        >
-                          {leftOut.has(r.line) ? 'take it' : 'leave out'}
-                        </button>
-                      </td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+            <SheetRows
+              read={read}
+              isOld={request !== wanted}
+              leftOut={leftOut}
+              onLeaveOut={(line) => setLeftOut(toggled(leftOut, line))}
+              onPer100Ft={() => setLossPer('PER_100_FT')}
+            />
           )}
         </div>
       </div>
@@ -419,7 +365,9 @@ export function TypeEditor({
           </Labelled>
         </div>
       </details>
-      {type && !isCopy && isReady && read && <Moved type={type} draft={draft} points={taken} />}
+      {type && !isCopy && isReady && read && (
+        <PlansMoved type={type} draft={draft} points={taken} />
+      )}
       {store.isError && (
         <p role="alert" className="text-fail">
           Not stored: {store.error.message}.
@@ -439,54 +387,6 @@ export function TypeEditor({
         </button>
       </span>
     </form>
-  );
-}
-
-/** Which plans the change would move, told before it is stored. */
-function Moved({
-  type,
-  draft,
-  points,
-}: {
-  type: CableType;
-  draft: Draft;
-  points: CableSaid['points'];
-}) {
-  const impedanceOhm = numberIn(draft, 'impedanceOhm');
-  const velocityFactor = numberIn(draft, 'velocityFactor');
-  const body =
-    typeof impedanceOhm === 'number' && typeof velocityFactor === 'number' && points.length > 0
-      ? { key: type.key, cable: { impedanceOhm, velocityFactor, attenuation: { points } } }
-      : null;
-  const effects = useQuery({
-    queryKey: ['effects', body],
-    queryFn: ({ signal }) =>
-      answered(api.POST('/api/plans/effects', { body: body as NonNullable<typeof body>, signal })),
-    enabled: body !== null,
-    retry: false,
-  });
-  const moved = effects.data ?? [];
-  if (!effects.data) return null;
-  return (
-    <section aria-label="plans it moves">
-      {moved.length === 0 ? (
-        <p className="text-soft">It moves no plan.</p>
-      ) : (
-        <>
-          <p>It moves {moved.length === 1 ? 'a plan' : `${moved.length} plans`}:</p>
-          <ul>
-            {moved.map((m) => (
-              <li key={m.planId}>
-                <span className="font-semibold">{m.name}</span>, {m.bandName}:{' '}
-                <span className="figures">
-                  {fixed(m.beforeDb, 2)} dB lost becomes {fixed(m.afterDb, 2)} dB
-                </span>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </section>
   );
 }
 

@@ -1,0 +1,75 @@
+import type { SheetText } from '../../api';
+import { fixed, frequencyText, significant } from '../../units';
+import { slipSentence, understoodSentence } from '../../words';
+
+/** What was understood of a copied table, what may be wrong with it, and each row with its distance from the curve. */
+export function SheetRows({
+  read,
+  isOld,
+  leftOut,
+  onLeaveOut,
+  onPer100Ft,
+}: {
+  read: SheetText;
+  /** Whether the text has changed since. */
+  isOld: boolean;
+  /** Lines that are not taken. */
+  leftOut: ReadonlySet<number>;
+  onLeaveOut: (line: number) => void;
+  onPer100Ft: () => void;
+}) {
+  return (
+    <div className={isOld ? 'opacity-45' : ''}>
+      <p role="status">{understoodSentence(read)}</p>
+      {read.findings.map((f) => (
+        <p key={`${f.slip} ${f.row}`} className="text-marginal">
+          {slipSentence(f, read)}
+          {f.slip === 'PER_100_FT' && (
+            <button type="button" className="quiet ml-1" onClick={onPer100Ft}>
+              Take it per 100 ft
+            </button>
+          )}
+        </p>
+      ))}
+      {read.skipped.map((s) => (
+        <p key={s.line} className="text-[12px] text-soft">
+          Line {s.line} is left out, “{s.text}”: {s.why}.
+        </p>
+      ))}
+      <table className="mt-1 text-[12px] whitespace-nowrap">
+        <thead className="text-[11px] text-soft">
+          <tr className="text-right [&>th]:px-2 [&>th]:font-normal">
+            <th scope="col">frequency</th>
+            <th scope="col">dB per 100 m</th>
+            <th scope="col">off the curve</th>
+            <th scope="col">
+              <span className="sr-only">taken</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {read.rows.map((r) => (
+            <tr
+              key={r.line}
+              className={`text-right [&>td]:px-2 ${leftOut.has(r.line) ? 'text-soft line-through' : ''}`}
+            >
+              <td className="figures">{frequencyText(r.frequencyMHz)}</td>
+              <td className="figures">{significant(r.attenuationDbPer100m)}</td>
+              <td className="figures">{fixed(-100 * r.relativeResidual, 1)} %</td>
+              <td>
+                <button
+                  type="button"
+                  className="quiet text-[11px]"
+                  aria-label={`${leftOut.has(r.line) ? 'take' : 'leave out'} ${frequencyText(r.frequencyMHz)}`}
+                  onClick={() => onLeaveOut(r.line)}
+                >
+                  {leftOut.has(r.line) ? 'take it' : 'leave out'}
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

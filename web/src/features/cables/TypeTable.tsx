@@ -1,0 +1,118 @@
+import type { CableType } from '../../api';
+import { fixed, frequencyText, moneyFigure, plain } from '../../units';
+import { isTooGood } from '../../words';
+import type { Column } from './table';
+
+interface TableProps {
+  types: readonly CableType[];
+  losses: Map<string, number>;
+  atMHz: number;
+  order: { column: Column | null; isDown: boolean };
+  selected: string | undefined;
+  over: readonly string[];
+  onSelect: (key: string) => void;
+  onOverlay: (key: string) => void;
+  onOrder: (column: Column) => void;
+}
+
+const COLUMNS: readonly { column: Column; text: (p: TableProps) => string }[] = [
+  { column: 'name', text: () => 'cable' },
+  { column: 'impedanceOhm', text: () => 'Ω' },
+  { column: 'outerDiameterMm', text: () => 'mm' },
+  { column: 'massGPerM', text: () => 'g/m' },
+  { column: 'loss', text: (p) => `dB/100 m, ${frequencyText(p.atMHz)}` },
+  { column: 'pricePerM', text: () => 'per m' },
+];
+
+/** Every type in a row, ordered by any column; a row is laid over the curves by its button. */
+export function TypeTable(props: TableProps) {
+  const { types, losses, order, selected, over, onSelect, onOverlay, onOrder } = props;
+  const number = (value: number | null, decimals: number) =>
+    value === null ? <span className="text-soft">–</span> : fixed(value, decimals);
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto">
+      <table className="w-full border-separate border-spacing-0">
+        <thead>
+          <tr className="text-[11px] text-soft [&>th]:sticky [&>th]:top-0 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:px-2 [&>th]:py-1 [&>th]:text-right [&>th]:font-normal">
+            {COLUMNS.map(({ column, text }) => (
+              <th
+                key={column}
+                scope="col"
+                aria-sort={
+                  order.column === column ? (order.isDown ? 'descending' : 'ascending') : 'none'
+                }
+                className={column === 'name' ? '!pl-4 !text-left' : ''}
+              >
+                <button type="button" onClick={() => onOrder(column)}>
+                  {text(props)}
+                  {order.column === column && (order.isDown ? ', most first' : ', least first')}
+                </button>
+              </th>
+            ))}
+            <th scope="col">
+              <span className="sr-only">overlay</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {types.map((t) => (
+            <tr
+              key={t.key}
+              data-type={t.key}
+              className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
+                t.key === selected ? 'bg-raised' : 'hover:bg-raised'
+              } ${t.retired ? 'text-soft' : ''}`}
+            >
+              <th
+                scope="row"
+                className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
+              >
+                <button
+                  type="button"
+                  aria-pressed={t.key === selected}
+                  aria-label={t.name}
+                  className="block w-full text-left"
+                  onClick={() => onSelect(t.key)}
+                >
+                  {t.name}
+                  <span className="block text-[10px] leading-[12px] font-normal text-soft empty:hidden">
+                    {[
+                      t.favourite && 'favourite',
+                      !t.builtIn && 'my own',
+                      t.retired && 'retired',
+                      isTooGood(t) && 'too good to be true',
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
+                </button>
+              </th>
+              <td className="figures">{plain(t.impedanceOhm, 1)}</td>
+              <td className="figures">{number(t.outerDiameterMm, 1)}</td>
+              <td className="figures">{number(t.massGPerM, 0)}</td>
+              <td className="figures">{number(losses.get(t.key) ?? null, 2)}</td>
+              <td className="figures">
+                {t.pricePerM === null ? (
+                  <span className="text-soft">–</span>
+                ) : (
+                  moneyFigure(t.pricePerM)
+                )}
+              </td>
+              <td className="pr-4">
+                <button
+                  type="button"
+                  className={`quiet text-[11px] ${over.includes(t.key) ? 'font-semibold' : ''}`}
+                  aria-pressed={over.includes(t.key)}
+                  aria-label={`lay ${t.name} over it`}
+                  onClick={() => onOverlay(t.key)}
+                >
+                  {over.includes(t.key) ? 'take off' : 'overlay'}
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
