@@ -3,8 +3,9 @@ import { useEffect, useRef, useState } from 'react';
 import type { Decision, Ledger, Row } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import { tied } from '../../units';
 import { dateText } from '../../words';
-import { driftOf } from './drift';
+import { driftOf, figuresOfThatDay } from './drift';
 import type { Plan } from './model';
 
 interface Props {
@@ -136,6 +137,9 @@ export function Decisions({ planId, plan, ledger, decisions, stale }: Props) {
           <li key={d.id} className={d.withdrawnAt ? 'text-soft line-through' : ''}>
             <span className="font-semibold">{d.cableName}</span>, {dateText(d.decidedAt)}
             {d.reason && <span className="block break-words">“{d.reason}”</span>}
+            <span className="block text-[12px] text-soft">
+              {tied(figuresOfThatDay(d.figures, plan, reading))}
+            </span>
             {!d.withdrawnAt && !stale && ledger && (
               <span className="block text-marginal empty:hidden">
                 {driftOf(

@@ -9,7 +9,7 @@ import {
   phraseOf,
   withNumber,
 } from './asked';
-import { driftOf } from './drift';
+import { driftOf, figuresOfThatDay } from './drift';
 import { laid, sectionsIn, withTail } from './mix';
 import { bandsOf, powerOn, requirementsOf, runOf } from './model';
 import { newPlan, PRESETS, reasonFor } from './presets';
@@ -154,5 +154,7 @@ describe('a decision on old figures', () => {
       'Chosen on old figures: then 79.4 W on 40 m, 100 EUR, it passed; now 63.1 W on 40 m, 130 EUR, it fails.',
     );
     expect(driftOf(then, undefined, plan, 'watts')).toContain('no longer offered');
+    expect(figuresOfThatDay(then, plan, 'watts')).toBe('79.4 W on 40 m, 100 EUR');
+    expect(figuresOfThatDay(then, plan, 'dB')).toBe('−1.00 dB on 40 m, 100 EUR');
   });
 });

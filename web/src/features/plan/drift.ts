@@ -10,6 +10,21 @@ const NOTEWORTHY_DB = 0.005;
 
 const NOTEWORTHY_MONEY = 0.005;
 
+/** More bands than this would be a table, not a line. */
+const MOST_TOLD = 3;
+
+/** The figures of the day of a decision, in a line: what arrived on its bands, and what it cost. */
+export function figuresOfThatDay(then: Row, plan: Plan, reading: Reading): string {
+  const bands = bandsOf(plan).flatMap((band) => {
+    const cell = then.cells.find((c) => c.bandId !== null && c.bandId === band.id);
+    if (!cell || cell.totalLossDb === null) return [];
+    const level = { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW };
+    const shown = level.watts === null ? shownReading(reading, false) : reading;
+    return [`${levelText(level, shown)} on ${bandName(band)}`];
+  });
+  return [...bands.slice(0, MOST_TOLD), moneyOf(then)].join(', ');
+}
+
 /** What a decision rests on that is so no more, in a sentence; null where its figures still stand. */
 export function driftOf(
   then: Row,

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
 import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -79,11 +81,11 @@ class FaultsTest {
         try (Saves saves = Saves.begin(server.port())) {
             saves.awaitMore(5);
             saves.finish();
-            server.psql("drop table operator_settings; delete from flyway_schema_history where version = '2'");
+            server.psql(takenBack());
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 1 to 2");
+                    .contains("keeping a backup before the database is changed from version 2 to 3");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;
@@ -91,7 +93,13 @@ class FaultsTest {
             backup = files.toList().get(0);
         }
         String digest = RunningEskiz.run(Map.of(), List.of("tar", "-xzOf", backup.toString(), "digest"));
-        assertThat(digest).containsPattern("\nplan\\|[1-9]").contains("flyway_schema_history|1|");
+        assertThat(digest).containsPattern("\nplan\\|[1-9]").contains("flyway_schema_history|2|");
+    }
+
+    private static String takenBack() throws IOException {
+        try (InputStream in = FaultsTest.class.getResourceAsStream("/newest-migration-taken-back.sql")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
     }
 
     /** The first line of a pid file names the process. */
