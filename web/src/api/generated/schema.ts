@@ -944,6 +944,10 @@ export interface components {
             impedanceOhm: number;
             key: string;
             /** Format: double */
+            lossAtMHz: number;
+            /** Format: double */
+            lossDb: number;
+            /** Format: double */
             maxMHz: number;
             name: string;
             note: string | null;

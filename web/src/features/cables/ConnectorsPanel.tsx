@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { frequencyText, moneyFigure, parseQuantity, plain } from '../../units';
+import { fixed, frequencyText, moneyFigure, parseQuantity, plain } from '../../units';
 import type { QuantityKind } from '../../units';
 import { capital } from '../../words';
 
@@ -67,6 +67,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
           <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
             <th scope="col">connector</th>
             <th scope="col">Ω</th>
+            <th scope="col">a pair loses</th>
             <th scope="col">used up to</th>
             <th scope="col">peak V</th>
             <th scope="col">fits, mm</th>
@@ -88,6 +89,9 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
                 {c.name}
               </th>
               <td className="figures">{plain(c.impedanceOhm, 1)}</td>
+              <td className="figures">
+                {fixed(c.lossDb, 2)} dB at {frequencyText(c.lossAtMHz)}
+              </td>
               <td className="figures">{frequencyText(c.maxMHz)}</td>
               <td className="figures">{plain(c.peakVoltageV, 0)}</td>
               <td className="figures">
@@ -252,17 +256,13 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
   );
 }
 
-/** The loss is shown where it was typed last: at the frequency that the usual text names. */
 function textsOf(c: Connector | null): Record<NumberName, string> {
   const text = (value: number | null | undefined, usual: string) =>
     value == null ? usual : plain(value, 6);
-  const atMHz = 1000;
   return Object.fromEntries(
     NAMES.map((n) => {
       const { usual } = NUMBERS[n];
       if (!c) return [n, usual];
-      if (n === 'lossAtMHz') return [n, String(atMHz)];
-      if (n === 'lossDb') return [n, plain(c.c1DbPerSqrtMHz * Math.sqrt(atMHz), 6)];
       return [n, text(c[n], '')];
     }),
   ) as Record<NumberName, string>;

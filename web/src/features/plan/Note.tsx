@@ -160,15 +160,11 @@ function Certainty({ plan, focus, row, atTolerance, catalogue }: Props) {
     MEASURED: settings.tolerances.measuredPercent,
     GUESSED: settings.tolerances.guessedPercent,
   }[provenance];
+  const [least, most] = [told(atTolerance.mostDb), told(atTolerance.leastDb)];
+  if (least === most) return null;
   return (
     <p className="text-soft">
-      {certaintySentence(
-        told(atTolerance.mostDb),
-        told(atTolerance.leastDb),
-        bandName(band),
-        words.provenance[provenance],
-        percent,
-      )}
+      {certaintySentence(least, most, bandName(band), words.provenance[provenance], percent)}
     </p>
   );
 }

@@ -9,6 +9,7 @@ import org.eskiz.server.http.OrNull;
  *
  * @param c1DbPerSqrtMHz loss of a mated pair is c1·√f + c2·f² dB, f in MHz
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
+ * @param lossDb of a mated pair at {@code lossAtMHz}, for whoever wants one number
  * @param price null where not known
  * @param retired whether it is not offered any more
  */
@@ -19,6 +20,8 @@ public record Connector(
         double c1DbPerSqrtMHz,
         double c2DbPerMHz2,
         double maxMHz,
+        double lossDb,
+        double lossAtMHz,
         double peakVoltageV,
         boolean watertight,
         @OrNull Double fitsLeastMm,

@@ -7,12 +7,16 @@ import jakarta.persistence.Table;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.UUID;
+import org.eskiz.core.cable.InsertionLoss;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
 @Entity
 @Table(name = "connector")
 class ConnectorEntity {
+
+    /** Where connectors are compared, if they are made for it. */
+    private static final double USUAL_MHZ = 1000;
 
     @Id
     UUID id;
@@ -52,6 +56,8 @@ class ConnectorEntity {
     ConnectorEntity() {}
 
     Connector connector() {
+        double lossAtMHz = Math.min(USUAL_MHZ, maxMHz);
+        var pair = new InsertionLoss.MatedPair(c1DbPerSqrtMHz, c2DbPerMHz2, maxMHz);
         return new Connector(
                 key,
                 name,
@@ -59,6 +65,8 @@ class ConnectorEntity {
                 c1DbPerSqrtMHz,
                 c2DbPerMHz2,
                 maxMHz,
+                pair.lossDb(lossAtMHz),
+                lossAtMHz,
                 peakVoltageV,
                 watertight,
                 fitsLeastMm,

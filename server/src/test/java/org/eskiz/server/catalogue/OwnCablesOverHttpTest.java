@@ -162,6 +162,8 @@ class OwnCablesOverHttpTest {
         JsonNode made =
                 api.post("/api/connectors", said.formatted("")).expect(201).json();
         assertThat(made.get("key").asString()).isEqualTo("quay-plug");
+        assertThat(made.get("lossDb").asDouble()).isCloseTo(0.4 * Math.sqrt(10), within(1e-9));
+        assertThat(made.get("lossAtMHz").asDouble()).isEqualTo(1000);
         String run = """
                 {"radio": {"powerW": 100}, "run": [{"kind": "JOINT", "connectorKey": "quay-plug"}, {"kind": "LINE", "cableKey": "rg-58", "lengthM": 30, "candidate": true}],
                  "bands": [{"frequencyMHz": 400, "load": {"swr": 1}}]}""";
