@@ -62,10 +62,21 @@ export function PreferencesProvider({ children }: { children: React.ReactNode })
   const change = useCallback(
     (wanted: SettingsChange) => {
       queries.setQueryData<Settings>(KEY, (now) => ({ ...(now ?? DEFAULTS), ...wanted }));
-      writing.current = writing.current.then(() => store(queries, wanted)).catch(() => undefined);
+      const kept = keepUnwritten(wanted);
+      writing.current = writing.current
+        .then(() => store(queries, wanted))
+        .then(() => forgetWritten(kept))
+        .catch(() => undefined);
     },
     [queries],
   );
+
+  // what was changed right before the page went away goes on from here
+  const isRead = query.isSuccess;
+  useEffect(() => {
+    const unwritten = isRead ? readUnwritten() : null;
+    if (unwritten) change(unwritten);
+  }, [isRead, change]);
 
   useEffect(() => {
     document.documentElement.dataset.palette = settings.palette.toLowerCase();
@@ -94,6 +105,33 @@ export function usePreferences(): Held {
 function storedReading(reading: Reading): Settings['reading'] {
   const found = Object.entries(READINGS).find(([, r]) => r === reading);
   return (found?.[0] ?? 'WATTS') as Settings['reading'];
+}
+
+/** Changes that the server has not heard of yet, so that a page that goes away takes none with it. */
+const UNWRITTEN = 'eskiz.settings.unwritten';
+
+function readUnwritten(): SettingsChange | null {
+  try {
+    return JSON.parse(localStorage.getItem(UNWRITTEN) ?? 'null') as SettingsChange | null;
+  } catch {
+    return null;
+  }
+}
+
+/** Tells the text that is kept, which stands for all changes so far. */
+function keepUnwritten(wanted: SettingsChange): string {
+  const text = JSON.stringify({ ...readUnwritten(), ...wanted });
+  try {
+    localStorage.setItem(UNWRITTEN, text);
+  } catch {
+    // a full store: the change is still on its way to the server
+  }
+  return text;
+}
+
+/** Forgets it, unless something else was changed since. */
+function forgetWritten(kept: string) {
+  if (localStorage.getItem(UNWRITTEN) === kept) localStorage.removeItem(UNWRITTEN);
 }
 
 /** Writes over the newest version; somebody else's change to another setting is kept. */
