@@ -6,6 +6,9 @@ import { usePreferences } from '../../app/preferences';
 import { newPlan } from '../plan';
 import type { Use } from '../plan';
 
+/** An undo and the next delete must not overtake each other on their way to the server. */
+const ONE_AFTER_THE_OTHER = { id: 'plans' };
+
 /** What can be done with plans from outside of their sheets. */
 export function usePlanActions() {
   const queries = useQueryClient();
@@ -19,6 +22,7 @@ export function usePlanActions() {
 
   return {
     create: useMutation({
+      scope: ONE_AFTER_THE_OTHER,
       mutationFn: (use: Use) =>
         answered(
           api.POST('/api/plans', {
@@ -31,6 +35,7 @@ export function usePlanActions() {
       },
     }),
     duplicate: useMutation({
+      scope: ONE_AFTER_THE_OTHER,
       mutationFn: async (plan: PlanSummary) => {
         const whole = await answered(api.GET('/api/plans/{id}', path(plan.id)));
         const { site, name, document } = whole;
@@ -48,6 +53,7 @@ export function usePlanActions() {
       onSuccess: refresh,
     }),
     rename: useMutation({
+      scope: ONE_AFTER_THE_OTHER,
       mutationFn: async ({ plan, name }: { plan: PlanSummary; name: string }) => {
         const { site, document, version } = await answered(
           api.GET('/api/plans/{id}', path(plan.id)),
@@ -59,15 +65,18 @@ export function usePlanActions() {
       onSuccess: refresh,
     }),
     remove: useMutation({
+      scope: ONE_AFTER_THE_OTHER,
       mutationFn: (plan: PlanSummary) => answered(api.DELETE('/api/plans/{id}', path(plan.id))),
       onSuccess: refresh,
     }),
     restore: useMutation({
+      scope: ONE_AFTER_THE_OTHER,
       mutationFn: (plan: PlanSummary) =>
         answered(api.POST('/api/plans/{id}/restore', path(plan.id))),
       onSuccess: refresh,
     }),
     removeDemo: useMutation({
+      scope: ONE_AFTER_THE_OTHER,
       mutationFn: () => answered(api.DELETE('/api/plans/demo')),
       onSuccess: refresh,
     }),
