@@ -87,12 +87,3 @@ export function ratingText(type: CableType): string {
     ? 'not known'
     : `${powerText(type.averagePowerW)} at ${frequencyText(type.ratedAtMHz)} and ${plain(type.ratedAtC, 1)} °C`;
 }
-
-/** Whether its sheet says less loss than copper of its size allows. */
-export function isTooGood(type: CableType): boolean {
-  const { floorK1 } = type;
-  return (
-    floorK1 !== null &&
-    type.points.some((p) => p.attenuationDbPer100m < floorK1 * Math.sqrt(p.frequencyMHz))
-  );
-}

@@ -844,6 +844,8 @@ export interface components {
             sourceDate: string | null;
             sourceTitle: string | null;
             sunResistant: boolean | null;
+            /** @description some row of its sheet loses less than copper of its size allows */
+            tooGoodToBeTrue: boolean;
             /** Format: double */
             velocityFactor: number;
         };

@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { CableType } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
-import { FLEXING, isTooGood, priceText, provenanceText, ratingText, words } from '../../words';
+import { FLEXING, priceText, provenanceText, ratingText, words } from '../../words';
 
 /** Everything that is known of a type; what is not known is said so. */
 export function TypeFacts({ type }: { type: CableType }) {
@@ -42,7 +42,7 @@ export function TypeFacts({ type }: { type: CableType }) {
   ];
   return (
     <>
-      {isTooGood(type) && (
+      {type.tooGoodToBeTrue && (
         <p className="pb-2 text-marginal">
           Too good to be true: some of its rows lose less than copper of its size allows.
         </p>

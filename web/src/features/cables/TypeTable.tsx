@@ -1,6 +1,5 @@
 import type { CableType } from '../../api';
 import { fixed, frequencyText, moneyFigure, plain } from '../../units';
-import { isTooGood } from '../../words';
 import type { Column } from './table';
 
 interface TableProps {
@@ -80,7 +79,7 @@ export function TypeTable(props: TableProps) {
                       t.favourite && 'favourite',
                       !t.builtIn && 'my own',
                       t.retired && 'retired',
-                      isTooGood(t) && 'too good to be true',
+                      t.tooGoodToBeTrue && 'too good to be true',
                     ]
                       .filter(Boolean)
                       .join(', ')}

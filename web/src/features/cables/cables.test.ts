@@ -1,12 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CableType, SheetText } from '../../api';
-import {
-  isTooGood,
-  priceText,
-  provenanceText,
-  slipSentence,
-  understoodSentence,
-} from '../../words';
+import { priceText, provenanceText, slipSentence, understoodSentence } from '../../words';
 import { draftOf, namesakeOfOtherImpedance, numberIn, said, troublesIn } from './draft';
 import { isFound, sorted } from './table';
 
@@ -56,6 +50,7 @@ function type(over: Partial<CableType> = {}): CableType {
     ],
     fit: { k1: 0.4, k2: 0.001, worstRelativeResidual: 0.01 },
     floorK1: 0.26,
+    tooGoodToBeTrue: false,
     retired: false,
     favourite: false,
     ...over,
@@ -142,7 +137,7 @@ describe('the table', () => {
 });
 
 describe('what is said of a type', () => {
-  it('names where figures come from, how it is sold, and what copper cannot do', () => {
+  it('names where figures come from, and how it is sold', () => {
     expect(
       provenanceText(
         type({ provenance: 'SHEET', sourceTitle: 'the sheet', sourceDate: '2026-05-01' }),
@@ -152,8 +147,6 @@ describe('what is said of a type', () => {
       '3.6 EUR per m, sold in lengths of 25 m, 2026-11-01, a sample',
     );
     expect(priceText(type({ pricePerM: null }), 'm')).toBe('not known');
-    expect(isTooGood(type())).toBe(false);
-    expect(isTooGood(type({ floorK1: 0.5 }))).toBe(true);
   });
 
   it('tells what was understood of a table and what may be wrong with it', () => {

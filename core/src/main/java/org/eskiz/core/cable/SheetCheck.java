@@ -116,6 +116,11 @@ public final class SheetCheck {
                 : below;
     }
 
+    /** Whether any row loses less than copper allows. */
+    public static boolean isBelowTheFloor(List<AttenuationPoint> points, double floorK1) {
+        return points.stream().anyMatch(p -> p.attenuationDbPer100m() < floor(p, floorK1));
+    }
+
     private static double floor(AttenuationPoint point, double floorK1) {
         return floorK1 * Math.sqrt(point.frequencyMHz());
     }

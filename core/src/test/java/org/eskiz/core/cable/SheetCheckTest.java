@@ -69,6 +69,14 @@ class SheetCheckTest {
     }
 
     @Test
+    void oneRowBelowTheFloorIsEnoughToDoubtASheet() {
+        double floor = CopperFloor.ofCoax(50, 0.85, 10.3);
+        assertThat(SheetCheck.isBelowTheFloor(sheet(0.4, 0.0014), floor)).isFalse();
+        assertThat(SheetCheck.isBelowTheFloor(List.of(new AttenuationPoint(100, 9.9 * floor)), floor))
+                .isTrue();
+    }
+
+    @Test
     void oneRowAloneIsNoCurve() {
         assertThat(SheetCheck.of(List.of(new AttenuationPoint(145, 9)), OptionalDouble.empty()))
                 .isEmpty();

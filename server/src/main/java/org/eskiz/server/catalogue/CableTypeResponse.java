@@ -9,6 +9,7 @@ import java.time.LocalDate;
 import java.util.List;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.CopperFloor;
+import org.eskiz.core.cable.SheetCheck;
 import org.eskiz.server.http.OrNull;
 
 /** A cable type on the wire. */
@@ -69,6 +70,9 @@ record CableTypeResponse(
         @OrNull
         Double floorK1,
 
+        @Schema(description = "some row of its sheet loses less than copper of its size allows")
+        boolean tooGoodToBeTrue,
+
         @Schema(description = "not offered any more") boolean retired,
         boolean favourite) {
 
@@ -124,8 +128,14 @@ record CableTypeResponse(
                         .toList(),
                 fit(type),
                 floorK1(facts),
+                isTooGoodToBeTrue(facts),
                 catalogue.isRetired(type.key()),
                 catalogue.isFavourite(type.key()));
+    }
+
+    private static boolean isTooGoodToBeTrue(CableType.Facts facts) {
+        Double floorK1 = floorK1(facts);
+        return floorK1 != null && SheetCheck.isBelowTheFloor(facts.points(), floorK1);
     }
 
     static Double floorK1(CableType.Facts facts) {
