@@ -13,3 +13,4 @@ export * from './Plot';
 export * from './followPointer';
 export * from './Fact';
 export * from './useSettled';
+export * from './Term';

@@ -48,6 +48,20 @@ export const ASKED_WORDS: Record<Kind, { name: string; lead: string; tail: strin
   CONNECTORS: { name: 'connectors that fit', lead: 'fits its connectors', tail: '' },
 };
 
+/** Where a kind is drawn and explained, for those about how a cable is made. */
+export const ASKED_TERMS: Partial<Record<Kind, string>> = {
+  LEAST_POWER_MARGIN: 'rating',
+  LEAST_VOLTAGE_MARGIN: 'rating',
+  BEND_ONCE: 'bend',
+  BEND_REPEATED: 'bend',
+  COLDEST_UNROLLING: 'cold',
+  SUN: 'sun',
+  WATER: 'jacket',
+  BURIAL: 'burial',
+  REPEATED_FLEXING: 'centre-conductor',
+  IMPEDANCE: 'impedance',
+};
+
 /** A number that was asked, or stands against it, with the unit of its kind. */
 export function askedText(kind: Kind, value: number, currency = ''): string {
   switch (kind) {

@@ -144,6 +144,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/catalogue/connectors.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All connectors as CSV */
+        get: operations["exportConnectorsCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/catalogue/export.csv": {
         parameters: {
             query?: never;
@@ -168,7 +185,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The same as JSON */
+        /** The same as JSON; the whole catalogue has its connectors with it */
         get: operations["exportJson"];
         put?: never;
         post?: never;
@@ -204,7 +221,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What a file of cable types would bring; stores nothing */
+        /** What a file of cable types or connectors would bring; stores nothing */
         post: operations["previewImport"];
         delete?: never;
         options?: never;
@@ -858,6 +875,7 @@ export interface components {
         };
         CatalogueFile: {
             cableTypes?: components["schemas"]["CableTypeRequest"][];
+            connectors?: components["schemas"]["ConnectorRequest"][];
             /** Format: int32 */
             schemaVersion?: number;
         };
@@ -869,7 +887,7 @@ export interface components {
         CatalogueImportResponse: {
             /** Format: uuid */
             importId: string | null;
-            rows: components["schemas"]["ImportedTypeResponse"][];
+            rows: components["schemas"]["ImportedRowResponse"][];
         };
         CellRequest: {
             /** Format: int32 */
@@ -957,20 +975,29 @@ export interface components {
             peakVoltageV: number;
             price: number | null;
             priceCurrency: string | null;
+            /** Format: date */
+            pricedOn: string | null;
             retired: boolean;
+            /** Format: int32 */
+            revision: number;
             watertight: boolean;
         };
         ConnectorRequest: {
+            /** Format: double */
+            c1DbPerSqrtMHz?: number;
+            /** Format: double */
+            c2DbPerMHz2?: number;
             /** Format: double */
             fitsLeastMm?: number;
             /** Format: double */
             fitsMostMm?: number;
             /** Format: double */
             impedanceOhm: number;
+            key?: string;
             /** Format: double */
-            lossAtMHz: number;
+            lossAtMHz?: number;
             /** Format: double */
-            lossDb: number;
+            lossDb?: number;
             /** Format: double */
             maxMHz: number;
             name: string;
@@ -980,6 +1007,10 @@ export interface components {
             /** Format: double */
             price?: number;
             priceCurrency?: string;
+            /** Format: date */
+            pricedOn?: string;
+            /** Format: int32 */
+            revision?: number;
             watertight?: boolean;
         };
         CostResponse: {
@@ -1138,12 +1169,14 @@ export interface components {
             /** Format: double */
             resistanceOhm: number;
         };
-        ImportedTypeResponse: {
+        ImportedRowResponse: {
             changed: string[];
             key: string | null;
             /** Format: int32 */
             line: number;
             name: string | null;
+            /** @enum {string} */
+            part: "CABLE_TYPE" | "CONNECTOR";
             /** @enum {string} */
             what: "NEW" | "CHANGED" | "SAME" | "REFUSED";
             why: string | null;
@@ -2042,6 +2075,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CableTypeResponse"][];
+                };
+            };
+        };
+    };
+    exportConnectorsCsv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

@@ -8,7 +8,15 @@ import type { QuantityKind } from '../../units';
 import { capital } from '../../words';
 
 type Said = Schemas['ConnectorRequest'];
-type NumberName = Exclude<keyof Said, 'name' | 'watertight' | 'priceCurrency' | 'note'>;
+type NumberName =
+  | 'impedanceOhm'
+  | 'lossDb'
+  | 'lossAtMHz'
+  | 'maxMHz'
+  | 'peakVoltageV'
+  | 'fitsLeastMm'
+  | 'fitsMostMm'
+  | 'price';
 
 const NUMBERS: Record<
   NumberName,
@@ -60,7 +68,11 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
       <h2 className="text-[16px] font-bold">Connectors and devices</h2>
       <p className="text-soft">
         An arrestor, a switch or an adapter of known loss is kept like a connector and put into a
-        run by its name.
+        run by its name. All of them as{' '}
+        <a className="quiet underline" href="/api/catalogue/connectors.csv">
+          CSV
+        </a>
+        ; a file of them is read under <em>cables from a file</em>.
       </p>
       <table className="w-full text-[12px]">
         <thead className="text-left text-[11px] text-soft">
@@ -154,6 +166,7 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
   const queries = useQueryClient();
   const [name, setName] = useState(connector?.name ?? '');
   const [watertight, setWatertight] = useState(connector?.watertight ?? false);
+  const [pricedOn, setPricedOn] = useState(connector?.pricedOn ?? '');
   const [texts, setTexts] = useState(() => textsOf(connector));
   const [tried, setTried] = useState(false);
   const read = readTexts(texts);
@@ -162,6 +175,8 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
       const body = {
         ...(read.values as Said),
         name: name.trim(),
+        revision: connector?.revision,
+        pricedOn: pricedOn === '' ? undefined : pricedOn,
         watertight,
         note: connector?.note ?? undefined,
         priceCurrency:
@@ -230,6 +245,16 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
             )}
           </label>
         ))}
+        <label className="flex flex-col gap-0.5">
+          <span className="text-[11px] text-soft">price of</span>
+          <input
+            type="date"
+            aria-label="day of the price"
+            className="boxed"
+            value={pricedOn}
+            onChange={(e) => setPricedOn(e.target.value)}
+          />
+        </label>
         <label className="flex items-center gap-1 self-end">
           <input
             type="checkbox"

@@ -4,7 +4,7 @@ import type { Schemas } from '../../api';
 import { answered, api } from '../../api';
 import { capital } from '../../words';
 
-type Row = Schemas['ImportedTypeResponse'];
+type Row = Schemas['ImportedRowResponse'];
 
 const WHAT: Record<Row['what'], string> = {
   NEW: 'new',
@@ -18,12 +18,12 @@ interface Read {
   text: string;
 }
 
-/** Cable types out of a file: what each row would bring, before anything is stored; and the way back. */
+/** Cable types and connectors out of a file: what each row would bring, before anything is stored; and the way back. */
 export function ImportPanel({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const [leftOut, setLeftOut] = useState<ReadonlySet<number>>(new Set());
   const refresh = () => {
-    for (const queryKey of [['cable-types'], ['comparison'], ['curves']]) {
+    for (const queryKey of [['cable-types'], ['connectors'], ['comparison'], ['curves']]) {
       void queries.invalidateQueries({ queryKey });
     }
   };
@@ -58,7 +58,7 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
 
   return (
     <section aria-label="import cable types" className="flex flex-col gap-3">
-      <h2 className="text-[16px] font-bold">Cables from a file</h2>
+      <h2 className="text-[16px] font-bold">Cables and connectors from a file</h2>
       <label className="flex flex-col gap-1">
         <span className="text-soft">
           CSV or JSON as Eskiz writes them; columns may be in any order, and some may be left out
@@ -84,7 +84,7 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
             <thead className="text-left text-[11px] text-soft">
               <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:font-normal">
                 <th scope="col">line</th>
-                <th scope="col">cable</th>
+                <th scope="col">cable or connector</th>
                 <th scope="col">it is</th>
                 <th scope="col">what</th>
                 <th scope="col">
@@ -103,7 +103,12 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
                     className={`align-baseline [&>td]:border-b [&>td]:border-hairline [&>td]:py-1 [&>td]:pr-3 ${isOut ? 'text-soft line-through' : ''}`}
                   >
                     <td className="figures">{r.line}</td>
-                    <td className="font-semibold">{r.name ?? r.key ?? '–'}</td>
+                    <td className="font-semibold">
+                      {r.name ?? r.key ?? '–'}
+                      {r.part === 'CONNECTOR' && (
+                        <span className="font-normal text-soft"> connector</span>
+                      )}
+                    </td>
                     <td className={r.what === 'REFUSED' ? 'text-fail' : ''}>{WHAT[r.what]}</td>
                     <td>{r.why ?? r.changed.join(', ')}</td>
                     <td>
@@ -131,7 +136,7 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
             'Taken back: what was new is retired, what was changed is as it was.'
           ) : (
             <>
-              {lines.length} {lines.length === 1 ? 'cable is' : 'cables are'} stored.{' '}
+              {lines.length} {lines.length === 1 ? 'row is' : 'rows are'} stored.{' '}
               <button
                 type="button"
                 className="quiet font-semibold"
@@ -154,7 +159,7 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
           >
             {lines.length === 0
               ? 'Nothing to store'
-              : `Store ${lines.length} ${lines.length === 1 ? 'cable' : 'cables'}`}
+              : `Store ${lines.length} ${lines.length === 1 ? 'row' : 'rows'}`}
           </button>
         )}
         <button type="button" className="quiet" onClick={onClose}>

@@ -1,6 +1,6 @@
-import { Link } from 'react-router';
 import type { CableType } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import { Term } from '../../ui';
 import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
 import { FLEXING, priceText, provenanceText, ratingText, words } from '../../words';
 
@@ -13,7 +13,7 @@ export function TypeFacts({ type }: { type: CableType }) {
     value === null ? 'not known' : temperatureText(value, fahrenheit);
   const yes = (value: boolean | null) => (value === null ? 'not known' : value ? 'yes' : 'no');
   const facts: readonly [label: string, value: string, term?: string][] = [
-    ['losses are', provenanceText(type)],
+    ['losses are', provenanceText(type), 'attenuation'],
     ['its mechanics are', words.provenance[type.mechanicsProvenance]],
     ['its ratings are', words.provenance[type.ratingsProvenance]],
     ['family', type.family],
@@ -51,15 +51,7 @@ export function TypeFacts({ type }: { type: CableType }) {
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-[12px]">
         {facts.map(([label, value, term]) => (
           <div key={label} className="contents">
-            <dt className="text-soft">
-              {term ? (
-                <Link to={`/cables/anatomy#${term}`} className="hover:text-blue hover:underline">
-                  {label}
-                </Link>
-              ) : (
-                label
-              )}
-            </dt>
+            <dt className="text-soft">{term ? <Term of={term}>{label}</Term> : label}</dt>
             <dd>{value}</dd>
           </div>
         ))}

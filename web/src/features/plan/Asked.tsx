@@ -1,8 +1,8 @@
 import type { Connector } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { Fact, OpensInPlace, QuantityField, Select, useNarrow } from '../../ui';
+import { Fact, OpensInPlace, QuantityField, Select, Term, useNarrow } from '../../ui';
 import { inUnit, lengthFigure, lengthText, moneyFigure, plain } from '../../units';
-import { ASKED_WORDS, askedText } from '../../words';
+import { ASKED_TERMS, ASKED_WORDS, askedText } from '../../words';
 import type { Kind } from '../../words';
 import {
   FIELDS,
@@ -154,6 +154,7 @@ function Opened({
 }) {
   const { lengths } = usePreferences();
   const why = reasonFor(plan.document.use, asked);
+  const term = ASKED_TERMS[asked.kind];
   return (
     <>
       {why && <p className="text-[12px]">{why}</p>}
@@ -201,6 +202,11 @@ function Opened({
             />
           </Fact>
         ))}
+      {term && (
+        <p className="text-[12px] text-soft">
+          <Term of={term}>what that means for a cable</Term>
+        </p>
+      )}
       <span className="flex gap-4">
         <button
           type="button"

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { CableType, Cell, Ledger, Row } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { AlignedFigure, VerdictMark, verdictColour } from '../../ui';
+import { AlignedFigure, Term, VerdictMark, verdictColour } from '../../ui';
 import {
   againstFigure,
   figureOf,
@@ -329,11 +329,28 @@ function CableFacts({ type, row }: { type: CableType; row: Row }) {
   return (
     <>
       <p>
-        {type.family}; {type.impedanceOhm} Ω, velocity factor {type.velocityFactor},{' '}
-        {type.outerDiameterMm} mm across
-        {row.mass ? `, ${fixed(row.mass.totalKg, 1)} kg` : ''}; {type.jacket} jacket,{' '}
-        {type.centreConductor} centre, bends to {type.bendRadiusOnceMm} mm once and{' '}
-        {type.bendRadiusRepeatedMm} mm again and again.
+        {type.family}; <Term of="impedance">{type.impedanceOhm} Ω</Term>,{' '}
+        <Term of="velocity-factor">velocity factor</Term> {type.velocityFactor}
+        {type.outerDiameterMm !== null && `, ${type.outerDiameterMm} mm across`}
+        {row.mass ? `, ${fixed(row.mass.totalKg, 1)} kg` : ''}
+        {type.jacket !== null && (
+          <>
+            ; {type.jacket} <Term of="jacket">jacket</Term>
+          </>
+        )}
+        {type.centreConductor !== null && (
+          <>
+            , {type.centreConductor} <Term of="centre-conductor">centre</Term>
+          </>
+        )}
+        {type.bendRadiusOnceMm !== null && (
+          <>
+            , <Term of="bend">bends</Term> to {type.bendRadiusOnceMm} mm once
+          </>
+        )}
+        {type.bendRadiusRepeatedMm !== null &&
+          ` and ${type.bendRadiusRepeatedMm} mm again and again`}
+        .
       </p>
       {type.note && <p>{type.note}.</p>}
       <p>

@@ -97,7 +97,7 @@ class CablesTest {
         assertThat(page.locator("[data-what=NEW]")).containsText("Pier 10");
         assertThat(page.locator("[data-what=SAME]")).hasCount(1);
         assertThat(page.locator("[data-what=REFUSED]")).containsText("2 cells, where the header has");
-        button(page, "Store 1 cable").click();
+        button(page, "Store 1 row").click();
         assertThat(row(page, "Pier 10")).isVisible();
         button(page, "Take it back").click();
         assertThat(page.getByText("Taken back")).isVisible();

@@ -112,6 +112,7 @@ final class BuiltInFiles {
         setDiameters(connector, r.get("fits_outer_diameter_mm"));
         connector.price = new BigDecimal(r.get("sample_price"));
         connector.priceCurrency = SAMPLE_CURRENCY;
+        connector.pricedOn = SAMPLE_DAY;
         connector.note = r.get("note");
         return connector;
     }

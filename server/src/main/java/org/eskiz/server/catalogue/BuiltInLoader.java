@@ -65,7 +65,10 @@ public class BuiltInLoader {
     }
 
     private void loadConnector(ConnectorEntity read) {
-        connectors.findByKey(read.key).ifPresent(stored -> read.id = stored.id);
+        connectors.findByKey(read.key).ifPresent(stored -> {
+            read.id = stored.id;
+            read.version = stored.version;
+        });
         connectors.save(read);
     }
 }

@@ -46,11 +46,20 @@ class CatalogueExchangeController {
     }
 
     @GetMapping(path = "/export.json", produces = MediaType.APPLICATION_JSON_VALUE)
-    @Operation(operationId = "exportJson", summary = "The same as JSON")
+    @Operation(operationId = "exportJson", summary = "The same as JSON; the whole catalogue has its connectors with it")
     ResponseEntity<CatalogueFile> json(@RequestParam(required = false) List<String> keys) {
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, attachment("cables.json"))
-                .body(CatalogueFile.of(chosen(keys)));
+                .body(CatalogueFile.of(chosen(keys), connectors(keys)));
+    }
+
+    @GetMapping(path = "/connectors.csv", produces = "text/csv")
+    @Operation(operationId = "exportConnectorsCsv", summary = "All connectors as CSV")
+    ResponseEntity<String> connectorsCsv() {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, attachment("connectors.csv"))
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(ConnectorCsv.write(connectors(null)));
     }
 
     @GetMapping(path = "/schema.json", produces = "application/schema+json")
@@ -60,7 +69,9 @@ class CatalogueExchangeController {
     }
 
     @PostMapping(path = "/imports/preview", consumes = MediaType.APPLICATION_JSON_VALUE)
-    @Operation(operationId = "previewImport", summary = "What a file of cable types would bring; stores nothing")
+    @Operation(
+            operationId = "previewImport",
+            summary = "What a file of cable types or connectors would bring; stores nothing")
     CatalogueImportResponse preview(@RequestBody CatalogueImportRequest request) {
         return imports.preview(request);
     }
@@ -90,6 +101,14 @@ class CatalogueExchangeController {
                         .orElseThrow(
                                 () -> new InvalidRequestException("keys", "there is no cable type \"" + key + "\"")))
                 .toList();
+    }
+
+    private List<Connector> connectors(List<String> typesNamed) {
+        return typesNamed == null || typesNamed.isEmpty()
+                ? catalogues.current().connectors().stream()
+                        .filter(c -> !c.retired())
+                        .toList()
+                : List.of();
     }
 
     private static String attachment(String name) {

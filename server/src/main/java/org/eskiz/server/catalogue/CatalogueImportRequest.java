@@ -6,7 +6,7 @@ import java.util.List;
 import org.eskiz.server.http.PlainText;
 
 /**
- * A file of cable types.
+ * A file of cable types, of connectors, or (JSON) of both.
  *
  * @param fileName ends in .json for JSON; anything else is read as CSV
  * @param lines those to be taken; null for all that can be

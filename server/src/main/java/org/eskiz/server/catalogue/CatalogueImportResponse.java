@@ -8,26 +8,33 @@ import org.eskiz.server.http.OrNull;
  * What a file would bring, or has brought.
  *
  * @param importId to take it back by; null as long as nothing is stored
- * @param rows one for each type in the file
+ * @param rows one for each cable type and connector in the file
  */
-public record CatalogueImportResponse(@OrNull UUID importId, List<ImportedTypeResponse> rows) {
+public record CatalogueImportResponse(@OrNull UUID importId, List<ImportedRowResponse> rows) {
 
     /**
-     * One type.
+     * One of them.
      *
-     * @param line in the file, from 1; for JSON its place in the list
+     * @param line in the file, from 1; for JSON its place in the lists, connectors after cable types
      * @param why it is refused; null otherwise
      * @param changed the fields that would say something else
      */
-    public record ImportedTypeResponse(
+    public record ImportedRowResponse(
             int line,
+            Part part,
             @OrNull String key,
             @OrNull String name,
             What what,
             @OrNull String why,
             List<String> changed) {}
 
-    /** What becomes of a type. */
+    /** What a row is of. */
+    public enum Part {
+        CABLE_TYPE,
+        CONNECTOR
+    }
+
+    /** What becomes of a row. */
     public enum What {
         NEW,
         CHANGED,

@@ -1,6 +1,7 @@
 package org.eskiz.server.catalogue;
 
 import java.math.BigDecimal;
+import java.time.LocalDate;
 import org.eskiz.server.http.OrNull;
 
 /**
@@ -11,10 +12,13 @@ import org.eskiz.server.http.OrNull;
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
  * @param lossDb of a mated pair at {@code lossAtMHz}, for whoever wants one number
  * @param price null where not known
+ * @param pricedOn day of the price; null where not known
+ * @param revision of one's own: grows with every change
  * @param retired whether it is not offered any more
  */
 public record Connector(
         String key,
+        int revision,
         String name,
         double impedanceOhm,
         double c1DbPerSqrtMHz,
@@ -28,6 +32,7 @@ public record Connector(
         @OrNull Double fitsMostMm,
         @OrNull BigDecimal price,
         @OrNull String priceCurrency,
+        @OrNull LocalDate pricedOn,
         @OrNull String note,
         boolean builtIn,
         boolean retired) {}

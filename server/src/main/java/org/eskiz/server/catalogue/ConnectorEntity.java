@@ -4,8 +4,10 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.UUID;
 import org.eskiz.core.cable.InsertionLoss;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -23,6 +25,9 @@ class ConnectorEntity {
 
     /** Null for what came with Eskiz. */
     UUID operatorId;
+
+    @Version
+    int version;
 
     String key;
     int position;
@@ -50,16 +55,35 @@ class ConnectorEntity {
     @Column(length = 3)
     String priceCurrency;
 
+    LocalDate pricedOn;
     String note;
     Instant retiredAt;
 
     ConnectorEntity() {}
+
+    /** Takes over what another says, and stays who it is. */
+    void say(ConnectorEntity other) {
+        name = other.name;
+        impedanceOhm = other.impedanceOhm;
+        c1DbPerSqrtMHz = other.c1DbPerSqrtMHz;
+        c2DbPerMHz2 = other.c2DbPerMHz2;
+        maxMHz = other.maxMHz;
+        peakVoltageV = other.peakVoltageV;
+        watertight = other.watertight;
+        fitsLeastMm = other.fitsLeastMm;
+        fitsMostMm = other.fitsMostMm;
+        price = other.price;
+        priceCurrency = other.priceCurrency;
+        pricedOn = other.pricedOn;
+        note = other.note;
+    }
 
     Connector connector() {
         double lossAtMHz = Math.min(USUAL_MHZ, maxMHz);
         var pair = new InsertionLoss.MatedPair(c1DbPerSqrtMHz, c2DbPerMHz2, maxMHz);
         return new Connector(
                 key,
+                version,
                 name,
                 impedanceOhm,
                 c1DbPerSqrtMHz,
@@ -73,6 +97,7 @@ class ConnectorEntity {
                 fitsMostMm,
                 price,
                 priceCurrency,
+                pricedOn,
                 note,
                 operatorId == null,
                 retiredAt != null);

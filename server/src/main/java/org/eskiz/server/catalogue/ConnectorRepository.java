@@ -10,6 +10,8 @@ interface ConnectorRepository extends Repository<ConnectorEntity, UUID> {
 
     ConnectorEntity save(ConnectorEntity connector);
 
+    void flush();
+
     List<ConnectorEntity> findAllByOrderByPosition();
 
     Optional<ConnectorEntity> findByKey(String key);

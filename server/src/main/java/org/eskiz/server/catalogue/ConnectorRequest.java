@@ -1,30 +1,44 @@
 package org.eskiz.server.catalogue;
 
 import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
 import org.eskiz.server.http.CurrencyCode;
 import org.eskiz.server.http.PlainText;
 import org.eskiz.server.http.Within;
 
 /**
- * What an operator says of a connector of their own; null where it is not known.
+ * What an operator says of a connector of their own; null where it is not known. Its loss is said as one figure at one
+ * frequency, or as the two coefficients of {@code c1·√f + c2·f²}.
  *
+ * @param key to find it by; null for one made from the name
+ * @param revision that the change starts from; null to write whatever was there
  * @param lossDb of a mated pair at one frequency; it grows with the square root of it
  * @param lossAtMHz where it loses that
  * @param maxMHz up to which it is meant to be used
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
  */
 public record ConnectorRequest(
+        @PlainText(max = 60) String key,
+
+        @Within(what = "revision", min = 0, max = Integer.MAX_VALUE)
+        Integer revision,
+
         @NotNull(message = "must be given") @PlainText(max = 120, blank = false)
         String name,
 
         @NotNull(message = "must be given") @Within(what = "impedance in Ω", min = 1, max = 2000)
         Double impedanceOhm,
 
-        @NotNull(message = "must be given") @Within(what = "loss in dB", min = 0, max = 60)
-        Double lossDb,
+        @Within(what = "loss in dB", min = 0, max = 60) Double lossDb,
 
-        @NotNull(message = "must be given") @Within(what = "frequency of the loss in MHz", min = 0.1, max = 30_000)
+        @Within(what = "frequency of the loss in MHz", min = 0.1, max = 30_000)
         Double lossAtMHz,
+
+        @Within(what = "loss in dB per √MHz", min = 0, max = 60)
+        Double c1DbPerSqrtMHz,
+
+        @Within(what = "loss in dB per MHz²", min = 0, max = 60)
+        Double c2DbPerMHz2,
 
         @NotNull(message = "must be given") @Within(what = "highest frequency in MHz", min = 0.1, max = 100_000)
         Double maxMHz,
@@ -42,4 +56,28 @@ public record ConnectorRequest(
 
         @Within(what = "price", min = 0, max = 1e6) Double price,
         @CurrencyCode String priceCurrency,
-        @PlainText(max = 2000) String note) {}
+        LocalDate pricedOn,
+        @PlainText(max = 2000) String note) {
+
+    /** What is stored of a connector, as somebody would have to say it. */
+    static ConnectorRequest of(Connector c) {
+        return new ConnectorRequest(
+                c.key(),
+                null,
+                c.name(),
+                c.impedanceOhm(),
+                null,
+                null,
+                c.c1DbPerSqrtMHz(),
+                c.c2DbPerMHz2(),
+                c.maxMHz(),
+                c.peakVoltageV(),
+                c.watertight(),
+                c.fitsLeastMm(),
+                c.fitsMostMm(),
+                c.price() == null ? null : c.price().doubleValue(),
+                c.priceCurrency(),
+                c.pricedOn(),
+                c.note());
+    }
+}

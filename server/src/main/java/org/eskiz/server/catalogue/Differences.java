@@ -12,8 +12,8 @@ final class Differences {
     private Differences() {}
 
     /** Names of the fields, those within a part behind a point: {@code mechanics.jacket}. */
-    static List<String> between(CableType.Facts a, CableType.Facts b) {
-        return between("", CableType.Facts.class, a, b);
+    static List<String> between(Record a, Record b) {
+        return between("", a.getClass(), a, b);
     }
 
     private static List<String> between(String prefix, Class<?> type, Object a, Object b) {

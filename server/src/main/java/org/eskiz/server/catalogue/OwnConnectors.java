@@ -4,7 +4,9 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
+import org.eskiz.server.http.ChangedMeanwhileException;
 import org.eskiz.server.http.Faults;
 import org.eskiz.server.http.InvalidRequestException;
 import org.eskiz.server.http.NotHereException;
@@ -12,7 +14,10 @@ import org.eskiz.server.operator.OperatorService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Connectors of the operator's own. A decision keeps its figures itself, so a changed connector needs no revisions. */
+/**
+ * Connectors of the operator's own. A decision keeps its figures itself, so what a connector said before is kept only where
+ * an import changed it.
+ */
 @Service
 class OwnConnectors {
 
@@ -30,22 +35,44 @@ class OwnConnectors {
 
     @Transactional
     Connector create(ConnectorRequest request) {
-        check(request);
-        ConnectorEntity made = new ConnectorEntity();
+        Faults faults = checked(request);
+        String key = request.key() == null
+                ? Keys.free(
+                        request.name(),
+                        "connector",
+                        taken -> connectors.findByKey(taken).isPresent())
+                : request.key();
+        if (connectors.findByKey(key).isPresent()) {
+            faults.add("key", "the key \"" + key + "\" is taken");
+        }
+        faults.refuse();
+        ConnectorEntity made = said(request);
         made.id = UUID.randomUUID();
         made.operatorId = operators.current();
-        made.key = Keys.free(
-                request.name(), "connector", key -> connectors.findByKey(key).isPresent());
+        made.key = key;
         made.position = connectors.lastPosition() + 1;
-        say(made, request);
-        return connectors.save(made).connector();
+        connectors.save(made);
+        connectors.flush();
+        return made.connector();
     }
 
+    /**
+     * Says something else of a connector; saying the same again changes nothing.
+     *
+     * @throws ChangedMeanwhileException when it was changed since it was looked at
+     */
     @Transactional
     Connector change(String key, ConnectorRequest request) {
-        check(request);
+        checked(request).refuse();
         ConnectorEntity mine = own(key);
-        say(mine, request);
+        if (request.revision() != null && request.revision() != mine.version) {
+            throw new ChangedMeanwhileException(
+                    "the connector was changed meanwhile: you started from revision %d, it is at revision %d now"
+                            .formatted(request.revision(), mine.version),
+                    mine.connector());
+        }
+        mine.say(said(request));
+        connectors.flush();
         return mine.connector();
     }
 
@@ -53,7 +80,12 @@ class OwnConnectors {
     Connector retire(String key, boolean retired) {
         ConnectorEntity mine = own(key);
         mine.retiredAt = retired ? Instant.now(clock) : null;
+        connectors.flush();
         return mine.connector();
+    }
+
+    UUID id(String key) {
+        return own(key).id;
     }
 
     private ConnectorEntity own(String key) {
@@ -64,10 +96,35 @@ class OwnConnectors {
         return found;
     }
 
-    private static void check(ConnectorRequest request) {
+    /** The first thing that is wrong with a connector, in a sentence; empty when it can be stored. */
+    static Optional<String> faultIn(ConnectorRequest request) {
+        try {
+            checked(request).refuse();
+            return Optional.empty();
+        } catch (InvalidRequestException e) {
+            return Optional.of(
+                    e.faults().get(0).path() + " " + e.faults().get(0).message());
+        }
+    }
+
+    /** The same, as it reads once it is stored. */
+    static ConnectorRequest asStored(ConnectorRequest request) {
+        ConnectorEntity said = said(request);
+        said.key = request.key();
+        return ConnectorRequest.of(said.connector());
+    }
+
+    private static Faults checked(ConnectorRequest request) {
         Faults faults = Faults.in(request);
+        if (request.key() != null && !Keys.isKey(request.key())) {
+            faults.add("key", "must be lower-case letters, digits and single hyphens, not \"" + request.key() + "\"");
+        }
         if ((request.price() == null) != (request.priceCurrency() == null)) {
             faults.add("priceCurrency", "a price and its currency go together");
+        }
+        boolean hasFigure = request.lossDb() != null && request.lossAtMHz() != null;
+        if (hasFigure == (request.c1DbPerSqrtMHz() != null)) {
+            faults.add("lossDb", "must be given with lossAtMHz, or c1DbPerSqrtMHz in its place, and not both");
         }
         if (request.fitsLeastMm() != null
                 && request.fitsMostMm() != null
@@ -76,14 +133,16 @@ class OwnConnectors {
                     "fitsMostMm",
                     "must be at least fitsLeastMm %s, not %s".formatted(request.fitsLeastMm(), request.fitsMostMm()));
         }
-        faults.refuse();
+        return faults;
     }
 
-    private static void say(ConnectorEntity c, ConnectorRequest said) {
+    private static ConnectorEntity said(ConnectorRequest said) {
+        ConnectorEntity c = new ConnectorEntity();
         c.name = said.name();
         c.impedanceOhm = said.impedanceOhm();
-        c.c1DbPerSqrtMHz = said.lossDb() / Math.sqrt(said.lossAtMHz());
-        c.c2DbPerMHz2 = 0;
+        boolean hasLaw = said.c1DbPerSqrtMHz() != null;
+        c.c1DbPerSqrtMHz = hasLaw ? said.c1DbPerSqrtMHz() : said.lossDb() / Math.sqrt(said.lossAtMHz());
+        c.c2DbPerMHz2 = hasLaw && said.c2DbPerMHz2() != null ? said.c2DbPerMHz2() : 0;
         c.maxMHz = said.maxMHz();
         c.peakVoltageV = said.peakVoltageV();
         c.watertight = Boolean.TRUE.equals(said.watertight());
@@ -93,6 +152,8 @@ class OwnConnectors {
                 ? null
                 : BigDecimal.valueOf(said.price()).setScale(PRICE_PLACES, RoundingMode.HALF_UP);
         c.priceCurrency = said.priceCurrency();
+        c.pricedOn = said.pricedOn();
         c.note = said.note();
+        return c;
     }
 }

@@ -55,7 +55,7 @@ class CatalogueExchangeTest {
         JsonNode schema = api.get("/api/catalogue/schema.json").expect(200).json();
         JsonNode described =
                 api.get("/v3/api-docs").expect(200).json().get("components").get("schemas");
-        for (String name : List.of("CableTypeRequest", "SheetPointRequest")) {
+        for (String name : List.of("CableTypeRequest", "SheetPointRequest", "ConnectorRequest")) {
             String expected = described.get(name).toString().replace("#/components/schemas/", "#/$defs/");
             assertThat(schema.get("$defs").get(name)).as(name).isEqualTo(Api.parse(expected));
         }
@@ -67,6 +67,70 @@ class CatalogueExchangeTest {
                         .asInt());
         JsonNode known = schema.get("$defs").get("CableTypeRequest").get("properties");
         file.get("cableTypes").forEach(type -> assertThat(type.propertyNames()).allMatch(known::has));
+        JsonNode knownOfConnectors = schema.get("$defs").get("ConnectorRequest").get("properties");
+        assertThat(file.get("connectors").size()).isGreaterThanOrEqualTo(8);
+        file.get("connectors").forEach(c -> assertThat(c.propertyNames()).allMatch(knownOfConnectors::has));
+    }
+
+    private static final String CONNECTOR_HEAD =
+            "key,name,impedance_ohm,c1_db_per_sqrt_mhz,c2_db_per_mhz2,max_mhz,peak_voltage_v,watertight,fits_outer_diameter_mm,price,price_currency,priced_on,note\n";
+
+    @Test
+    void connectorsGoOutAndInAgainAndNothingIsLost(Api api) {
+        String key = "quay-" + System.nanoTime();
+        take(
+                api,
+                "plugs.csv",
+                CONNECTOR_HEAD + key
+                        + ",\"'=Quay, plug\",75,0.0123,1.5E-6,1300,700,yes,-7.5,1.25,GBP,2026-03-02,'+damp\n");
+        String csv =
+                api.get("/api/catalogue/connectors.csv").expect(200).response().body();
+        assertThat(csv).contains("'=Quay").contains(",-7.5,1.25,GBP,2026-03-02,'+damp");
+        assertThat(whats(preview(api, "again.csv", csv))).containsOnly("SAME").hasSizeGreaterThanOrEqualTo(9);
+        String json =
+                api.get("/api/catalogue/export.json").expect(200).response().body();
+        assertThat(whats(preview(api, "again.json", json))).containsOnly("SAME");
+        api.post("/api/connectors/" + key + "/retirement", "").expect(200);
+    }
+
+    @Test
+    void whatAFileBringsInConnectorsIsShownFirstAndTakenBackAfterwards(Api api) {
+        String key = "pier-" + System.nanoTime();
+        String first = CONNECTOR_HEAD + key + ",Pier plug,50,0.01,0,1000,500,no,any,3,EUR,,\n";
+        JsonNode brought = take(api, "plugs.csv", first);
+        String second = CONNECTOR_HEAD + key + ",Pier plug,50,0.02,0,1000,500,no,any,4,EUR,,\n"
+                + "n,N of ours,50,0.02,0,1000,500,no,any,4,EUR,,\n"
+                + ",Round thing,50,0.02,0,1000,500,no,seven,4,EUR,,\n"
+                + ",Cold thing,50,-0.02,0,1000,500,no,any,4,EUR,,\n";
+        JsonNode shown = preview(api, "plugs.csv", second);
+        assertThat(whats(shown)).containsExactly("CHANGED", "REFUSED", "REFUSED", "REFUSED");
+        JsonNode rows = shown.get("rows");
+        assertThat(rows.get(0).get("part").asString()).isEqualTo("CONNECTOR");
+        assertThat(rows.get(0).get("changed").valueStream().map(JsonNode::asString))
+                .containsExactly("c1DbPerSqrtMHz", "price");
+        assertThat(rows.get(2).get("why").asString()).contains("\"seven\" is no range such as 5-11");
+        assertThat(rows.get(3).get("why").asString()).contains("-0.02");
+
+        JsonNode changed = take(api, "plugs.csv", second);
+        assertThat(connector(api, key).get("c1DbPerSqrtMHz").asDouble()).isEqualTo(0.02);
+        undo(api, changed);
+        assertThat(connector(api, key).get("c1DbPerSqrtMHz").asDouble()).isEqualTo(0.01);
+        undo(api, brought);
+        assertThat(connector(api, key).get("retired").asBoolean()).isTrue();
+    }
+
+    private static void undo(Api api, JsonNode taken) {
+        api.delete("/api/catalogue/imports/" + taken.get("importId").asString()).expect(204);
+    }
+
+    private static JsonNode connector(Api api, String key) {
+        return api.get("/api/connectors")
+                .expect(200)
+                .json()
+                .valueStream()
+                .filter(c -> c.get("key").asString().equals(key))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -1,0 +1,15 @@
+package org.eskiz.server.catalogue;
+
+/**
+ * A cable type or a connector as a file has it.
+ *
+ * @param line in the file, from 1
+ * @param said what it says; null where it cannot be read
+ * @param why it cannot be; null where it can
+ */
+record ReadRow<T>(int line, String key, String name, T said, String why) {
+
+    static <T> ReadRow<T> refused(int line, String key, String name, String why) {
+        return new ReadRow<>(line, key, name, null, why);
+    }
+}
