@@ -28,7 +28,7 @@ public final class SheetCheck {
     public enum Slip {
         /** Loss falls where frequency rises; the number is the loss in dB per 100 m of the row before. */
         FALLING,
-        /** The law fitted to all rows misses this one; the number is the relative residual. */
+        /** The law fitted to the other rows misses this one; the number is the relative residual. */
         FAR_OFF_THE_FIT,
         /** Loss grows faster than frequency, as it does when the columns are swapped; the number is the power of it. */
         COLUMNS_SWAPPED,
@@ -94,12 +94,41 @@ public final class SheetCheck {
         return findings;
     }
 
+    /**
+     * Rows that the law of the rest misses. One wrong row pulls the law of all rows to itself, so that the good ones seem
+     * to lie off; hence the rows whose absence helps most are taken out first, up to a third of them. Where that does not
+     * help, the rows follow no law, and all that the law of all rows misses are named.
+     */
     private static List<Finding> farOff(List<AttenuationPoint> points) {
-        List<Double> residuals = AttenuationFit.of(points).relativeResiduals();
+        List<AttenuationPoint> rest = new ArrayList<>(points);
+        while (isMissed(rest) && 3 * (points.size() - rest.size() + 1) <= points.size()) {
+            rest.remove(worstFor(rest));
+        }
+        Attenuation law = AttenuationFit.of(isMissed(rest) ? points : rest).attenuation();
         return IntStream.range(0, points.size())
-                .filter(i -> Math.abs(residuals.get(i)) > FAR_OFF)
-                .mapToObj(i -> new Finding(Slip.FAR_OFF_THE_FIT, OptionalInt.of(i), residuals.get(i)))
+                .filter(i -> Math.abs(residual(law, points.get(i))) > FAR_OFF)
+                .mapToObj(i -> new Finding(Slip.FAR_OFF_THE_FIT, OptionalInt.of(i), residual(law, points.get(i))))
                 .toList();
+    }
+
+    private static boolean isMissed(List<AttenuationPoint> points) {
+        return AttenuationFit.of(points).worstRelativeResidual() > FAR_OFF;
+    }
+
+    /** The row without which the others lie nearest to their law. */
+    private static int worstFor(List<AttenuationPoint> points) {
+        return IntStream.range(0, points.size())
+                .boxed()
+                .min(Comparator.comparingDouble(i -> {
+                    List<AttenuationPoint> others = new ArrayList<>(points);
+                    others.remove((int) i);
+                    return AttenuationFit.of(others).worstRelativeResidual();
+                }))
+                .orElseThrow();
+    }
+
+    private static double residual(Attenuation law, AttenuationPoint point) {
+        return law.dbPer100m(point.frequencyMHz(), Attenuation.SHEET_TEMPERATURE_C) / point.attenuationDbPer100m() - 1;
     }
 
     private static List<Finding> belowTheFloor(List<AttenuationPoint> points, double floorK1) {
@@ -107,7 +136,7 @@ public final class SheetCheck {
                 .filter(i -> points.get(i).attenuationDbPer100m() < floor(points.get(i), floorK1))
                 .mapToObj(i -> new Finding(Slip.TOO_GOOD_TO_BE_TRUE, OptionalInt.of(i), floor(points.get(i), floorK1)))
                 .toList();
-        boolean isFeet = !below.isEmpty()
+        boolean isFeet = 2 * below.size() >= points.size()
                 && points.stream()
                         .allMatch(p -> p.attenuationDbPer100m() * FEET_PER_METRE > NEAR_THE_FLOOR * floor(p, floorK1));
         return isFeet

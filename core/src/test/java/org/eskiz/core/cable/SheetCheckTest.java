@@ -60,6 +60,31 @@ class SheetCheckTest {
     }
 
     @Test
+    void oneWrongRowDoesNotMakeTheOthersLookWrong() {
+        List<AttenuationPoint> rows = new ArrayList<>(sheet(0.4, 0.0014));
+        rows.set(5, new AttenuationPoint(400, rows.get(5).attenuationDbPer100m() / 4));
+        assertThat(SheetCheck.of(rows, OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3))))
+                .filteredOn(f -> f.slip() != Slip.FALLING && f.slip() != Slip.TOO_GOOD_TO_BE_TRUE)
+                .singleElement()
+                .satisfies(f -> {
+                    assertThat(f.slip()).isEqualTo(Slip.FAR_OFF_THE_FIT);
+                    assertThat(f.row()).hasValue(5);
+                    assertThat(f.number()).isCloseTo(3, within(1e-6));
+                });
+    }
+
+    @Test
+    void rowsThatFollowNoLawAreAllNamed() {
+        double[] wild = {1, 8, 2, 9, 1, 7, 3};
+        List<AttenuationPoint> rows = IntStream.range(0, MHZ.length)
+                .mapToObj(i -> new AttenuationPoint(MHZ[i], wild[i]))
+                .toList();
+        assertThat(SheetCheck.of(rows, OptionalDouble.empty()))
+                .filteredOn(f -> f.slip() == Slip.FAR_OFF_THE_FIT)
+                .hasSizeGreaterThan(MHZ.length / 2);
+    }
+
+    @Test
     void aTablePer100FtTakenPer100MIsTooGoodToBeTrueAndSaysWhy() {
         OptionalDouble floor = OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3));
         List<AttenuationPoint> inFeet = sheet(0.4 * 0.3048, 0.0014 * 0.3048);

@@ -23,6 +23,8 @@ final class SheetText {
     private static final int SHOWN_OF_A_LINE = 80;
 
     private static final Pattern FREQUENCY_UNIT = Pattern.compile("(?i)\\b(\\d*\\s*)?([kMG]Hz)\\b");
+    private static final Pattern UNIT_APART = Pattern.compile("(?i)(\\d)\\s+([kMG]Hz\\b|dB\\b)");
+    private static final Pattern UNIT_BEHIND = Pattern.compile("(?i)\\s*([kMG]Hz)$");
     private static final Pattern PER_100_FT = Pattern.compile("(?i)100\\s*-?\\s*(ft|feet|foot|')");
     private static final Pattern PER_100_M = Pattern.compile("(?i)100\\s*-?\\s*m(et(er|re)s?)?\\b");
     private static final Pattern PER_FT = Pattern.compile("(?i)(/|per)\\s*(ft|feet|foot)\\b");
@@ -36,6 +38,9 @@ final class SheetText {
      */
     record Row(int line, double frequencyMHz, double dbPer100m) {}
 
+    /** A number of a line; the unit is null where none stands behind it. */
+    private record Cell(double number, FrequencyUnit unit) {}
+
     /** One line without. */
     record Skipped(int line, String text, String why) {}
 
@@ -47,6 +52,9 @@ final class SheetText {
     final FrequencyUnit frequencyUnit;
     final LossPer lossPer;
     private final boolean decimalComma;
+
+    /** As many quotes behind it as close again. */
+    private static final String OUTSIDE_QUOTES = "(?=([^\"]*\"[^\"]*\")*[^\"]*$)";
 
     /** What may stand between columns. */
     enum Separator {
@@ -65,8 +73,8 @@ final class SheetText {
         }
 
         String[] split(String line) {
-            return Arrays.stream(line.strip().split(pattern))
-                    .map(String::strip)
+            return Arrays.stream(line.strip().split(line.indexOf('"') < 0 ? pattern : pattern + OUTSIDE_QUOTES))
+                    .map(cell -> cell.replace("\"", "").strip())
                     .filter(cell -> !cell.isEmpty())
                     .toArray(String[]::new);
         }
@@ -76,7 +84,8 @@ final class SheetText {
         List<String> lines = request.text().replaceFirst("^\uFEFF", "").lines().toList();
         List<String> said = lines.stream().filter(l -> !isBlank(l)).toList();
         this.separator = separatorOf(said);
-        this.decimalComma = separator != Separator.COMMA && said.stream().anyMatch(l -> l.matches(".*\\d,\\d.*"));
+        String decimals = separator == Separator.COMMA ? ".*\"\\s*\\d+,\\d+\\s*\".*" : ".*\\d,\\d.*";
+        this.decimalComma = said.stream().anyMatch(l -> l.matches(decimals));
         String header = said.stream()
                 .filter(l -> !isNumber(first(l)))
                 .findFirst()
@@ -121,20 +130,16 @@ final class SheetText {
     }
 
     private void read(int line, String text) {
-        String[] cells = separator.split(text);
-        List<Double> numbers = new ArrayList<>();
-        for (String cell : cells) {
-            String number = cell.replaceAll("(?i)\\s*(k|M|G)?Hz$|\\s*dB.*$|\\s*%$", "");
-            if (isNumber(number)) {
-                numbers.add(value(number));
-            }
-        }
+        List<Cell> numbers = numbers(text);
         if (numbers.size() < 2) {
             skip(line, text, numbers.isEmpty() ? "there is no number in it" : "there is only one number in it");
             return;
         }
-        double mhz = numbers.get(0) * frequencyUnit.toMHz;
-        double db = numbers.get(Math.min(lossColumn, numbers.size() - 1)) * lossPer.toPer100m;
+        Cell frequency =
+                numbers.stream().filter(c -> c.unit != null).findFirst().orElse(numbers.get(0));
+        int ofLoss = frequency == numbers.get(0) ? Math.min(lossColumn, numbers.size() - 1) : 0;
+        double mhz = frequency.number * requireNonNullElse(frequency.unit, frequencyUnit).toMHz;
+        double db = numbers.get(ofLoss).number * lossPer.toPer100m;
         if (mhz < 0.1 || mhz > 30_000) {
             skip(line, text, "%s MHz; from 0.1 to 30000 MHz can be read".formatted(mhz));
         } else if (db < 1e-6 || db > 1e5) {
@@ -144,6 +149,22 @@ final class SheetText {
         } else {
             rows.add(new Row(line, mhz, db));
         }
+    }
+
+    /** The numbers of a line; a unit of frequency may stand behind one, and then counts for it alone. */
+    private List<Cell> numbers(String text) {
+        List<Cell> numbers = new ArrayList<>();
+        for (String cell : separator.split(UNIT_APART.matcher(text).replaceAll("$1$2"))) {
+            Matcher unit = UNIT_BEHIND.matcher(cell);
+            boolean hasUnit = unit.find();
+            String number = hasUnit ? unit.replaceFirst("") : cell.replaceAll("(?i)\\s*dB.*$|\\s*%$", "");
+            if (isNumber(number)) {
+                numbers.add(new Cell(
+                        value(number),
+                        hasUnit ? FrequencyUnit.valueOf(unit.group(1).toUpperCase(Locale.ROOT)) : null));
+            }
+        }
+        return numbers;
     }
 
     private void skip(int line, String text, String why) {

@@ -32,6 +32,10 @@ class SheetTextTest {
                 Arguments.of("per metre", "MHz;dB/m\n100;0.06\n1000;0.2", "semicolons"),
                 Arguments.of("per foot", "MHz;dB/ft\n100;0.018288\n1000;0.06096", "semicolons"),
                 Arguments.of("units behind the numbers", "100 MHz 6 dB\n1000 MHz 20 dB", "spaces"),
+                Arguments.of("one row in another unit", "100 MHz 6 dB\n1 GHz 20 dB", "spaces"),
+                Arguments.of("loss before frequency", "6 dB @ 100 MHz\n20 dB @ 1000 MHz", "spaces"),
+                Arguments.of("quoted decimal commas", "MHz,\"dB/100 m\"\n100,\"6,0\"\n1000,\"20,0\"", "commas"),
+                Arguments.of("quoted cells", "\"100\";\"6,0\"\n\"1000\";\"20,0\"", "semicolons"),
                 Arguments.of("both lengths", "MHz;dB/100 ft;dB/100 m\n100;1.8;6\n1000;6.1;20", "semicolons"),
                 Arguments.of("bars", "| MHz | dB/100 m |\n| 100 | 6 |\n| 1000 | 20 |", "bars"),
                 Arguments.of("a comment and empty lines", "# typed by hand\n\n100 6\n\n1000 20\n", "spaces"));
