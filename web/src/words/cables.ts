@@ -42,7 +42,7 @@ export function slipSentence(finding: SheetText['findings'][number], read: Sheet
       );
     case 'FAR_OFF_THE_FIT':
       return tied(
-        `At ${at} it lies ${fixed(100 * Math.abs(finding.number), 0)} % ${finding.number > 0 ? 'below' : 'above'} the curve through the other rows.`,
+        `At ${at} the curve through the other rows lies ${fixed(100 * Math.abs(finding.number), 0)} % ${finding.number > 0 ? 'above' : 'below'} it.`,
       );
     case 'PER_100_FT':
       return 'Is this per 100 ft? Per 100 m it would lose less than copper of this size allows; per 100 ft it is plausible.';
