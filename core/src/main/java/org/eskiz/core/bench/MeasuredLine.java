@@ -1,0 +1,282 @@
+package org.eskiz.core.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
+import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.unit.Decibels;
+import org.eskiz.core.unit.Physics;
+import org.hipparchus.stat.descriptive.rank.Median;
+import org.hipparchus.stat.regression.SimpleRegression;
+
+/**
+ * A line as a sweep shows it: what it loses matched, its impedance, and how long it is for a wave.
+ *
+ * @param points one for each frequency
+ * @param impedanceOhm median of the real part over the upper half of the sweep; empty for an estimate from one end only
+ * @param electricalLengthM the length of empty space in which a wave takes as long, from the slope of the phase over the
+ *     upper half of the sweep: below that, internal inductance slows real cables
+ * @param isEstimate whether it rests on half the return loss of one end alone
+ */
+public record MeasuredLine(
+        List<Point> points, OptionalDouble impedanceOhm, double electricalLengthM, boolean isEstimate) {
+
+    /**
+     * One frequency.
+     *
+     * @param matchedLossDb real part of γl, in dB
+     * @param plainLossDb what a scalar instrument would say: −20·log|S21|, or a quarter of the two return losses, dB
+     * @param z0 characteristic impedance, Ω; null for an estimate
+     */
+    public record Point(double frequencyMHz, double matchedLossDb, double plainLossDb, Complex z0) {}
+
+    /** One frequency written in two units, of nine digits. */
+    private static final double AS_WRITTEN = 1e-8;
+
+    public MeasuredLine {
+        points = List.copyOf(points);
+    }
+
+    /**
+     * From one end to the other: ABCD from S, {@code e^{γl} = (A + D)/2 + √(B·C)} of magnitude above 1, {@code Z0 = √(B/C)}.
+     */
+    public static MeasuredLine through(Sweep.TwoPort sweep) {
+        List<Point> points = new ArrayList<>();
+        double[] phase = new double[sweep.frequenciesMHz().size()];
+        for (int i = 0; i < phase.length; i++) {
+            Chained chained = Chained.of(sweep.scattering().get(i), sweep.referenceOhm());
+            Complex growth = chained.growth();
+            phase[i] = growth.arg();
+            points.add(new Point(
+                    sweep.frequenciesMHz().get(i),
+                    Math.log(growth.abs()) * Decibels.PER_NEPER,
+                    sweep.insertionLossDb(i),
+                    chained.impedance()));
+        }
+        return of(points, unwrapped(phase, 2 * Math.PI), false);
+    }
+
+    /**
+     * From one end, with the far end open and then shorted: {@code Z0 = √(Zo·Zs)}, {@code tanh γl = √(Zs/Zo)}.
+     *
+     * @throws IllegalArgumentException when the two are not of the same frequencies
+     */
+    public static MeasuredLine openAndShorted(Sweep.OnePort open, Sweep.OnePort shorted) {
+        requireSameGrid(open, shorted);
+        List<Point> points = new ArrayList<>();
+        double[] phase = new double[open.frequenciesMHz().size()];
+        for (int i = 0; i < phase.length; i++) {
+            Complex zo = open.impedance(i);
+            Complex zs = shorted.impedance(i);
+            // of the two roots the one that loses, since a line does
+            Complex tanh = passive(zs.divide(zo).sqrt());
+            Complex gammaL = Complex.ONE
+                    .add(tanh)
+                    .divide(Complex.ONE.subtract(tanh))
+                    .log()
+                    .divide(2);
+            phase[i] = gammaL.imag();
+            points.add(new Point(
+                    open.frequenciesMHz().get(i),
+                    gammaL.real() * Decibels.PER_NEPER,
+                    (open.returnLossDb(i) + shorted.returnLossDb(i)) / 4,
+                    passive(zo.multiply(zs).sqrt())));
+        }
+        return of(points, unwrapped(phase, Math.PI), false);
+    }
+
+    /** From one end with the far end open or shorted, not both: half the return loss, smoothed over a ripple. An estimate. */
+    public static MeasuredLine fromOneEnd(Sweep.OnePort sweep) {
+        double[] f = sweep.frequenciesMHz().stream().mapToDouble(d -> d).toArray();
+        double[] phase = IntStream.range(0, f.length)
+                .mapToDouble(i -> -sweep.reflections().get(i).arg())
+                .toArray();
+        // there and back: the reflection turns twice as fast as the wave on its way
+        double[] turned = unwrapped(phase, 2 * Math.PI);
+        double[] oneWay =
+                IntStream.range(0, f.length).mapToDouble(i -> turned[i] / 2).toArray();
+        double electricalLengthM = electricalLength(f, oneWay);
+        double rippleMHz = Physics.SPEED_OF_LIGHT / (2 * electricalLengthM) / 1e6;
+        List<Point> points = IntStream.range(0, f.length)
+                .mapToObj(i -> {
+                    double halfReturnLoss = IntStream.range(0, f.length)
+                            .filter(j -> Math.abs(f[j] - f[i]) <= reach(f, i, rippleMHz))
+                            .mapToDouble(j -> sweep.returnLossDb(j) / 2)
+                            .average()
+                            .orElseThrow();
+                    return new Point(f[i], halfReturnLoss, sweep.returnLossDb(i) / 2, null);
+                })
+                .toList();
+        return new MeasuredLine(points, OptionalDouble.empty(), electricalLengthM, true);
+    }
+
+    /** Half a ripple to either side, and less at the ends, so that as much lies below a point as above it. */
+    private static double reach(double[] f, int i, double rippleMHz) {
+        return Math.min(rippleMHz / 2, Math.min(f[i] - f[0], f[f.length - 1] - f[i]));
+    }
+
+    /** How long it is, where its velocity factor is known, m. */
+    public double lengthM(double velocityFactor) {
+        return velocityFactor * electricalLengthM;
+    }
+
+    /** Its velocity factor, where its length is known. */
+    public double velocityFactor(double lengthM) {
+        return lengthM / electricalLengthM;
+    }
+
+    /**
+     * Loss between two points of the sweep, on the straight line through them.
+     *
+     * @return empty outside the sweep
+     */
+    public OptionalDouble lossDbAt(double frequencyMHz) {
+        return at(frequencyMHz, Point::matchedLossDb);
+    }
+
+    /** The plain loss, likewise. */
+    public OptionalDouble plainLossDbAt(double frequencyMHz) {
+        return at(frequencyMHz, Point::plainLossDb);
+    }
+
+    private OptionalDouble at(double frequencyMHz, ToDoubleFunction<Point> figure) {
+        for (int i = 0; i < points.size(); i++) {
+            Point here = points.get(i);
+            if (here.frequencyMHz() == frequencyMHz) {
+                return OptionalDouble.of(figure.applyAsDouble(here));
+            }
+            if (i > 0 && here.frequencyMHz() > frequencyMHz && points.get(i - 1).frequencyMHz() < frequencyMHz) {
+                Point before = points.get(i - 1);
+                double share = (frequencyMHz - before.frequencyMHz()) / (here.frequencyMHz() - before.frequencyMHz());
+                return OptionalDouble.of(
+                        figure.applyAsDouble(before) * (1 - share) + figure.applyAsDouble(here) * share);
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    /**
+     * The longest line that steps of a sweep can follow: with longer ones the phase turns too far between two points.
+     *
+     * @param turns of the phase in one wavelength there and back: 2 through a line, 4 from one end
+     */
+    public static double longestLengthM(Sweep sweep, double velocityFactor) {
+        int turns = sweep instanceof Sweep.TwoPort ? 2 : 4;
+        return velocityFactor * Physics.SPEED_OF_LIGHT / (turns * sweep.largestStepMHz() * 1e6);
+    }
+
+    /**
+     * Refuses a sweep whose steps are too coarse for a line.
+     *
+     * @throws IllegalArgumentException with the step there is and the step it takes
+     */
+    public static void requireFineEnough(Sweep sweep, double lengthM, double velocityFactor) {
+        double longestM = longestLengthM(sweep, velocityFactor);
+        if (lengthM > longestM) {
+            throw new IllegalArgumentException(
+                    "the steps of %.4g MHz are too coarse for %.4g m: they can follow %.4g m; take steps of at most %.3g MHz"
+                            .formatted(
+                                    sweep.largestStepMHz(),
+                                    lengthM,
+                                    longestM,
+                                    sweep.largestStepMHz() * longestM / lengthM));
+        }
+    }
+
+    private static MeasuredLine of(List<Point> points, double[] phase, boolean isEstimate) {
+        double[] f = points.stream().mapToDouble(Point::frequencyMHz).toArray();
+        double[] upper = points.stream()
+                .filter(p -> isUpper(f, p.frequencyMHz()))
+                .mapToDouble(p -> p.z0().real())
+                .toArray();
+        return new MeasuredLine(
+                points, OptionalDouble.of(new Median().evaluate(upper)), electricalLength(f, phase), isEstimate);
+    }
+
+    private static boolean isUpper(double[] f, double frequencyMHz) {
+        return frequencyMHz >= (f[0] + f[f.length - 1]) / 2;
+    }
+
+    /** From β·l = 2πf·l/(vf·c). */
+    private static double electricalLength(double[] f, double[] phase) {
+        SimpleRegression slope = new SimpleRegression();
+        for (int i = 0; i < f.length; i++) {
+            if (isUpper(f, f[i])) {
+                slope.addData(f[i] * 1e6, phase[i]);
+            }
+        }
+        if (slope.getN() < 2) {
+            throw new IllegalArgumentException(
+                    "a sweep needs at least two points in its upper half, not " + slope.getN());
+        }
+        return slope.getSlope() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
+    }
+
+    /** A phase that is known up to a period, made continuous. */
+    private static double[] unwrapped(double[] phase, double period) {
+        double[] out = phase.clone();
+        for (int i = 1; i < out.length; i++) {
+            out[i] -= period * Math.rint((out[i] - out[i - 1]) / period);
+        }
+        return out;
+    }
+
+    private static void requireSameGrid(Sweep.OnePort open, Sweep.OnePort shorted) {
+        boolean isSame =
+                open.frequenciesMHz().size() == shorted.frequenciesMHz().size()
+                        && IntStream.range(0, open.frequenciesMHz().size())
+                                .allMatch(i -> Math.abs(open.frequenciesMHz().get(i)
+                                                - shorted.frequenciesMHz().get(i))
+                                        <= AS_WRITTEN * open.frequenciesMHz().get(i));
+        if (!isSame) {
+            throw new IllegalArgumentException(
+                    "the open sweep has %d points from %s to %s MHz, the shorted one %d from %s to %s MHz; both must have the same"
+                            .formatted(
+                                    open.frequenciesMHz().size(),
+                                    open.frequenciesMHz().get(0),
+                                    open.frequenciesMHz()
+                                            .get(open.frequenciesMHz().size() - 1),
+                                    shorted.frequenciesMHz().size(),
+                                    shorted.frequenciesMHz().get(0),
+                                    shorted.frequenciesMHz()
+                                            .get(shorted.frequenciesMHz().size() - 1)));
+        }
+    }
+
+    private static Complex passive(Complex root) {
+        return root.real() < 0 ? root.negate() : root;
+    }
+
+    /** The ABCD matrix of a two-port. */
+    private record Chained(Complex a, Complex b, Complex c, Complex d) {
+
+        static Chained of(Sweep.Scattering s, double ohm) {
+            Complex both = s.s12().multiply(s.s21());
+            Complex twice = s.s21().multiply(2);
+            Complex in = Complex.ONE.add(s.s11());
+            Complex inLess = Complex.ONE.subtract(s.s11());
+            Complex out = Complex.ONE.add(s.s22());
+            Complex outLess = Complex.ONE.subtract(s.s22());
+            return new Chained(
+                    in.multiply(outLess).add(both).divide(twice),
+                    in.multiply(out).subtract(both).multiply(ohm).divide(twice),
+                    inLess.multiply(outLess).subtract(both).divide(twice.multiply(ohm)),
+                    inLess.multiply(out).add(both).divide(twice));
+        }
+
+        /** e^{γl}: of the two eigenvalues the one that grows toward the near end. */
+        Complex growth() {
+            Complex mean = a.add(d).divide(2);
+            Complex root = b.multiply(c).sqrt();
+            Complex one = mean.add(root);
+            Complex other = mean.subtract(root);
+            return one.abs() >= other.abs() ? one : other;
+        }
+
+        Complex impedance() {
+            return passive(b.divide(c).sqrt());
+        }
+    }
+}

@@ -1,0 +1,60 @@
+package org.eskiz.core.bench;
+
+import java.util.Arrays;
+import java.util.List;
+import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.unit.Require;
+
+/**
+ * A cable type made of a measurement: the losses fitted as {@code b + (k1·√f + k2·f)·l/100}, none of the three negative.
+ *
+ * @param attenuation k1 and k2 per 100 m at 20 °C
+ * @param jointsDb b: what does not depend on frequency, and so is in the joints
+ * @param residualsDb measured less fitted, in the order of the points
+ */
+public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> residualsDb) {
+
+    private static final int FEWEST_POINTS = 3;
+
+    public OwnCable {
+        residualsDb = List.copyOf(residualsDb);
+    }
+
+    /**
+     * Fits.
+     *
+     * @param points of three frequencies at least
+     * @param lengthM of the piece
+     * @param temperatureC of the test; the conductor's part is brought to that of a data sheet
+     * @throws IllegalArgumentException when there are too few frequencies to part the three
+     */
+    public static OwnCable of(List<LossPoint> points, double lengthM, double temperatureC) {
+        Require.positive("length in m", lengthM);
+        long frequencies =
+                points.stream().mapToDouble(LossPoint::frequencyMHz).distinct().count();
+        if (frequencies < FEWEST_POINTS) {
+            throw new IllegalArgumentException(
+                    "%d frequencies; at least %d are needed to part conductor, dielectric and joints"
+                            .formatted(frequencies, FEWEST_POINTS));
+        }
+        double warmth = new Attenuation(1, 0).conductorDbPer100m(1, temperatureC);
+        double[] f = points.stream().mapToDouble(LossPoint::frequencyMHz).toArray();
+        double[] loss = points.stream().mapToDouble(LossPoint::lossDb).toArray();
+        NonNegativeFit fit = NonNegativeFit.of(
+                List.of(
+                        Arrays.stream(f).map(x -> 1).toArray(),
+                        Arrays.stream(f)
+                                .map(x -> Math.sqrt(x) * warmth * lengthM / 100)
+                                .toArray(),
+                        Arrays.stream(f).map(x -> x * lengthM / 100).toArray()),
+                loss,
+                0);
+        List<Double> k = fit.coefficients();
+        return new OwnCable(new Attenuation(k.get(1), k.get(2)), k.get(0), fit.residuals());
+    }
+
+    /** The largest of the residuals by magnitude, dB. */
+    public double worstResidualDb() {
+        return residualsDb.stream().mapToDouble(Math::abs).max().orElse(0);
+    }
+}

@@ -1,0 +1,236 @@
+package org.eskiz.core.bench;
+
+import java.util.ArrayList;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.apache.commons.numbers.complex.Complex;
+
+/**
+ * The Touchstone format, version 1.1 (IBIS Open Forum, 2009): an option line such as {@code # MHz S RI R 50}, then frequency
+ * and pairs of numbers in every line; {@code !} begins a comment. One port and two ports are read; noise data behind a
+ * two-port sweep are skipped.
+ */
+public final class Touchstone {
+
+    /** More points than any analyser takes. */
+    public static final int MOST_POINTS = 100_001;
+
+    private static final Map<String, Double> MHZ_PER_UNIT = Map.of("HZ", 1e-6, "KHZ", 1e-3, "MHZ", 1.0, "GHZ", 1e3);
+
+    private static final int NUMBERS_OF_ONE_PORT = 3;
+    private static final int NUMBERS_OF_TWO_PORTS = 9;
+    private static final int NUMBERS_OF_NOISE = 5;
+
+    private final List<Double> frequencies = new ArrayList<>();
+    private final List<double[]> numbers = new ArrayList<>();
+    private double mhzPerUnit = 1e3;
+    private Form form = Form.MA;
+    private double referenceOhm = 50;
+    private boolean hasOptions;
+    private boolean inNoise;
+
+    /** How a complex number is written. */
+    public enum Form {
+        /** Real and imaginary part. */
+        RI,
+        /** Magnitude and angle in degrees. */
+        MA,
+        /** Magnitude in dB and angle in degrees. */
+        DB;
+
+        Complex read(double a, double b) {
+            return switch (this) {
+                case RI -> Complex.ofCartesian(a, b);
+                case MA -> polar(a, b);
+                case DB -> polar(Math.pow(10, a / 20), b);
+            };
+        }
+
+        private String written(Complex c) {
+            double degrees = Math.toDegrees(c.arg());
+            return switch (this) {
+                case RI -> c.real() + " " + c.imag();
+                case MA -> c.abs() + " " + degrees;
+                case DB -> 20 * Math.log10(c.abs()) + " " + degrees;
+            };
+        }
+
+        /** A magnitude below zero is a half turn; polar forms of libraries refuse it. */
+        private static Complex polar(double magnitude, double degrees) {
+            double angle = Math.toRadians(degrees);
+            return Complex.ofCartesian(magnitude * Math.cos(angle), magnitude * Math.sin(angle));
+        }
+    }
+
+    private Touchstone() {}
+
+    /**
+     * Reads a sweep of one port or of two.
+     *
+     * @throws TouchstoneException when it is none, with the line
+     */
+    public static Sweep read(String text) {
+        var file = new Touchstone();
+        int number = 0;
+        for (Iterator<String> lines = text.lines().iterator(); lines.hasNext(); ) {
+            number++;
+            String line = lines.next();
+            int comment = line.indexOf('!');
+            file.line(number, (comment < 0 ? line : line.substring(0, comment)).strip());
+        }
+        if (file.numbers.isEmpty()) {
+            throw new TouchstoneException(Math.max(1, number), "there is no point in this sweep");
+        }
+        return file.sweep();
+    }
+
+    /** Writes a sweep, in MHz, so that reading it gives the same back to the precision of the form. */
+    public static String write(Sweep sweep, Form form) {
+        StringBuilder text = new StringBuilder("# MHz S %s R %s\n".formatted(form, sweep.referenceOhm()));
+        for (int i = 0; i < sweep.frequenciesMHz().size(); i++) {
+            text.append(sweep.frequenciesMHz().get(i));
+            for (Complex c : values(sweep, i)) {
+                text.append(' ').append(form.written(c));
+            }
+            text.append('\n');
+        }
+        return text.toString();
+    }
+
+    private static List<Complex> values(Sweep sweep, int i) {
+        if (sweep instanceof Sweep.OnePort one) {
+            return List.of(one.reflections().get(i));
+        }
+        Sweep.Scattering s = ((Sweep.TwoPort) sweep).scattering().get(i);
+        return List.of(s.s11(), s.s21(), s.s12(), s.s22());
+    }
+
+    private void line(int number, String line) {
+        if (line.isEmpty() || inNoise) {
+            return;
+        }
+        if (line.startsWith("[")) {
+            throw new TouchstoneException(number, "this is version 2 of the format; version 1 is read here");
+        }
+        if (line.startsWith("#")) {
+            // of several option lines the first counts
+            if (!hasOptions) {
+                options(
+                        number,
+                        line.substring(1).strip().toUpperCase(Locale.ROOT).split("\\s+"));
+            }
+            hasOptions = true;
+            return;
+        }
+        point(number, line.split("\\s+"));
+    }
+
+    private void options(int number, String[] words) {
+        for (int i = 0; i < words.length; i++) {
+            String word = words[i];
+            if (MHZ_PER_UNIT.containsKey(word)) {
+                mhzPerUnit = MHZ_PER_UNIT.get(word);
+            } else if (List.of("RI", "MA", "DB").contains(word)) {
+                form = Form.valueOf(word);
+            } else if (word.equals("R") && i + 1 < words.length) {
+                i++;
+                referenceOhm = resistance(number, words[i]);
+            } else if (!word.equals("S") && !word.isEmpty()) {
+                throw new TouchstoneException(
+                        number, "\"%s\" is not understood; a line such as # MHz S RI R 50 is".formatted(word));
+            }
+        }
+    }
+
+    private static double resistance(int number, String word) {
+        double ohm = number(number, word);
+        if (!(ohm > 0)) {
+            throw new TouchstoneException(number, "a reference of %s Ω; it must be above 0".formatted(word));
+        }
+        return ohm;
+    }
+
+    private void point(int number, String[] words) {
+        double frequencyMHz = number(number, words[0]) * mhzPerUnit;
+        boolean rises = frequencies.isEmpty() || frequencyMHz > frequencies.get(frequencies.size() - 1);
+        if (isTwoPort() && !rises && words.length == NUMBERS_OF_NOISE) {
+            inNoise = true;
+            return;
+        }
+        requireShape(number, words);
+        if (!rises) {
+            throw new TouchstoneException(
+                    number,
+                    "%s MHz does not rise above the %s MHz before it"
+                            .formatted(frequencyMHz, frequencies.get(frequencies.size() - 1)));
+        }
+        if (!(frequencyMHz > 0)) {
+            throw new TouchstoneException(number, "%s MHz; a frequency lies above 0".formatted(frequencyMHz));
+        }
+        if (frequencies.size() == MOST_POINTS) {
+            throw new TouchstoneException(number, "more than %d points".formatted(MOST_POINTS));
+        }
+        double[] values = new double[words.length - 1];
+        for (int i = 0; i < values.length; i++) {
+            values[i] = number(number, words[i + 1]);
+        }
+        frequencies.add(frequencyMHz);
+        numbers.add(values);
+    }
+
+    private void requireShape(int number, String[] words) {
+        boolean isKnown = words.length == NUMBERS_OF_ONE_PORT || words.length == NUMBERS_OF_TWO_PORTS;
+        boolean isSteady = numbers.isEmpty() || words.length == numbers.get(0).length + 1;
+        if (!isKnown || !isSteady) {
+            throw new TouchstoneException(
+                    number,
+                    "%d numbers, where %s"
+                            .formatted(
+                                    words.length,
+                                    isSteady
+                                            ? "a sweep of one port has 3 in a line, and one of two ports has 9"
+                                            : "the lines before have " + (numbers.get(0).length + 1)));
+        }
+    }
+
+    private boolean isTwoPort() {
+        return !numbers.isEmpty() && numbers.get(0).length == NUMBERS_OF_TWO_PORTS - 1;
+    }
+
+    private Sweep sweep() {
+        if (!isTwoPort()) {
+            return new Sweep.OnePort(
+                    referenceOhm,
+                    frequencies,
+                    numbers.stream().map(n -> form.read(n[0], n[1])).toList());
+        }
+        return new Sweep.TwoPort(
+                referenceOhm,
+                frequencies,
+                numbers.stream()
+                        .map(n -> new Sweep.Scattering(
+                                form.read(n[0], n[1]),
+                                form.read(n[2], n[3]),
+                                form.read(n[4], n[5]),
+                                form.read(n[6], n[7])))
+                        .toList());
+    }
+
+    private static double number(int line, String word) {
+        try {
+            double value = Double.parseDouble(word);
+            if (Double.isFinite(value)) {
+                return value;
+            }
+        } catch (NumberFormatException e) {
+            // told below
+        }
+        throw new TouchstoneException(line, "\"%s\" is not a number".formatted(shown(word)));
+    }
+
+    private static String shown(String word) {
+        return word.length() > 40 ? word.substring(0, 40) + " …" : word;
+    }
+}
