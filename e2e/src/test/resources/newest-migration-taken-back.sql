@@ -1,4 +1,3 @@
 -- Takes the newest migration back, so that a start has something to migrate. A new migration gets its own here.
-drop table catalogue_import_connector;
-alter table connector drop column version, drop column priced_on;
-delete from flyway_schema_history where version = '4';
+drop table bench_made_type, bench_test_file, bench_test_revision, bench_test, bench_file;
+delete from flyway_schema_history where version = '5';

@@ -38,6 +38,161 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/analyses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a test comes to; stores nothing */
+        post: operations["analyseTest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a sweep (Touchstone 1.x) and say what is in it */
+        post: operations["storeSweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/files/{id}/touchstone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A kept sweep as Touchstone, in the form asked for */
+        get: operations["exportSweep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/loss-tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Frequencies and losses out of a table in any usual form */
+        post: operations["readLosses"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tests at their newest revision, the last day first */
+        get: operations["listTests"];
+        put?: never;
+        /** Store a new test under an id made by the client */
+        post: operations["createTest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/tests.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The log as CSV: all tests, or those named */
+        get: operations["exportTests"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One test: what was noted, and what it comes to today */
+        get: operations["getTest"];
+        /** Correct a test: a new revision; 409 with the newest one when it was corrected meanwhile */
+        put: operations["correctTest"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/tests/{id}/cable-type": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make a cable type of one's own of a test */
+        post: operations["makeCableType"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bench/tests/{id}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that was ever noted of a test, newest first */
+        get: operations["listTestRevisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cable-types": {
         parameters: {
             query?: never;
@@ -446,7 +601,7 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Remove the plans of the demo for good */
+        /** Remove the demo for good, its plans and its bench tests */
         delete: operations["removeDemo"];
         options?: never;
         head?: never;
@@ -698,6 +853,129 @@ export interface components {
             /** Format: double */
             totalLossDb: number;
         };
+        BenchAnalysisResponse: {
+            cause: components["schemas"]["CauseResponse"] | null;
+            curve: components["schemas"]["SweptPointResponse"][];
+            figures: components["schemas"]["BenchFigureResponse"][];
+            findings: components["schemas"]["BenchFindingResponse"][];
+            likeTypes: string[];
+            line: components["schemas"]["SweptLineResponse"] | null;
+            /** @enum {string|null} */
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            ownCable: components["schemas"]["OwnCableResponse"] | null;
+            readings: components["schemas"]["ReadingResultResponse"][];
+            severalLengths: components["schemas"]["SeveralLengthsResponse"][];
+            worst: components["schemas"]["BenchFigureResponse"] | null;
+        };
+        BenchFigureResponse: {
+            /** Format: double */
+            allowedDb: number | null;
+            /** Format: double */
+            excessDb: number | null;
+            /** Format: double */
+            expectedDb: number | null;
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            leastDb: number;
+            /** Format: double */
+            lossDb: number;
+            /** Format: double */
+            mostDb: number;
+            /** @enum {string|null} */
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            /** Format: double */
+            per100mDb: number | null;
+            /** Format: double */
+            percentOfSheet: number | null;
+        };
+        BenchFileRequest: {
+            fileName: string;
+            text: string;
+        };
+        BenchFileResponse: {
+            fileName: string;
+            /** Format: double */
+            highestMHz: number;
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            lowestMHz: number;
+            /** Format: int32 */
+            points: number;
+            /** Format: int32 */
+            ports: number;
+            /** Format: double */
+            referenceOhm: number;
+        };
+        BenchFindingResponse: {
+            /** @enum {string} */
+            code: "MISSING" | "IMPOSSIBLE" | "THROUGH_ABOVE_BASELINE" | "LEVELS_DISAGREE" | "CONNECTORS_BELOW_NOTHING" | "SHORT_AND_LOSSY" | "BAND_NOT_SWEPT" | "SWEEP_GAINS" | "MORE_OUT_THAN_IN" | "RIPPLE_EVERYWHERE" | "MISMATCH_COUNTS" | "OTHER_VELOCITY" | "OTHER_IMPEDANCE" | "ESTIMATE" | "LEAD_STAYED_IN" | "LEAD_TAKEN_OUT";
+            text: string;
+            values: {
+                [key: string]: unknown;
+            };
+        };
+        BenchTestRequest: {
+            bandsMHz?: number[];
+            cableKey?: string;
+            /** Format: uuid */
+            id?: string;
+            joints?: components["schemas"]["JointInTestRequest"][];
+            /** Format: double */
+            lengthM?: number;
+            /** @enum {string} */
+            method: "WATTMETER" | "THROUGH_SWEEP" | "ONE_END_SWEEP" | "LOSSES";
+            note?: string;
+            /** Format: uuid */
+            openFileId?: string;
+            piece?: string;
+            readings?: components["schemas"]["ReadingRequest"][];
+            /** Format: int32 */
+            revision?: number;
+            setAside?: boolean;
+            /** Format: uuid */
+            shortedFileId?: string;
+            station?: components["schemas"]["StationRequest"];
+            /** Format: double */
+            temperatureC?: number;
+            /** Format: date */
+            testedOn?: string;
+            /** Format: uuid */
+            throughFileId?: string;
+            wattmeter?: components["schemas"]["WattmeterRequest"];
+        };
+        BenchTestResponse: {
+            analysis: components["schemas"]["BenchAnalysisResponse"];
+            document: components["schemas"]["BenchTestRequest"];
+            files: components["schemas"]["BenchFileResponse"][];
+            summary: components["schemas"]["BenchTestSummary"];
+        };
+        BenchTestSummary: {
+            cableKey: string | null;
+            cableName: string | null;
+            cause: components["schemas"]["CauseResponse"] | null;
+            demo: boolean;
+            figures: components["schemas"]["BenchFigureResponse"][];
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            lengthM: number | null;
+            madeTypes: string[];
+            /** @enum {string} */
+            method: "WATTMETER" | "THROUGH_SWEEP" | "ONE_END_SWEEP" | "LOSSES";
+            /** @enum {string|null} */
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            piece: string | null;
+            /** Format: int32 */
+            revision: number;
+            setAside: boolean;
+            /** Format: date-time */
+            storedAt: string;
+            /** Format: date */
+            testedOn: string | null;
+            worst: components["schemas"]["BenchFigureResponse"] | null;
+        };
         BoundsResponse: {
             /** Format: double */
             max: number | null;
@@ -888,6 +1166,14 @@ export interface components {
             /** Format: uuid */
             importId: string | null;
             rows: components["schemas"]["ImportedRowResponse"][];
+        };
+        CauseResponse: {
+            /** Format: double */
+            amount: number;
+            /** @enum {string} */
+            kind: "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE";
+            /** Format: double */
+            share: number;
         };
         CellRequest: {
             /** Format: int32 */
@@ -1196,6 +1482,11 @@ export interface components {
              */
             kind: "JOINT";
         };
+        JointInTestRequest: {
+            connectorKey?: string;
+            /** Format: double */
+            lossDb?: number;
+        };
         JointResponse: {
             /** Format: int32 */
             element: number;
@@ -1310,6 +1601,12 @@ export interface components {
             /** Format: double */
             mostDb: number;
         };
+        LossTableRequest: {
+            text: string;
+        };
+        MadeTypeRequest: {
+            name: string;
+        };
         MassResponse: {
             /** Format: double */
             totalKg: number;
@@ -1319,6 +1616,12 @@ export interface components {
             row: components["schemas"]["RowResponse"];
             /** @enum {string} */
             to: "AT_RADIO" | "AT_ANTENNA" | "NONE";
+        };
+        MeasuredLossResponse: {
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            lossDb: number;
         };
         MixesRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
@@ -1354,6 +1657,23 @@ export interface components {
             points: number;
             /** Format: double */
             toM: number;
+        };
+        OwnCableResponse: {
+            /** Format: double */
+            jointsDb: number;
+            /** Format: double */
+            k1: number;
+            /** Format: double */
+            k2: number;
+            points: components["schemas"]["OwnPointResponse"][];
+            /** Format: double */
+            worstResidualDb: number;
+        };
+        OwnPointResponse: {
+            /** Format: double */
+            attenuationDbPer100m: number;
+            /** Format: double */
+            frequencyMHz: number;
         };
         PlaceResponse: {
             currentRms: number | components["schemas"]["BoundsResponse"];
@@ -1524,6 +1844,29 @@ export interface components {
         };
         /** @enum {string} */
         Reading: "WATTS" | "PERCENT" | "DB" | "S_UNITS";
+        ReadingRequest: {
+            baseline?: string;
+            /** Format: double */
+            frequencyMHz?: number;
+            /** Format: double */
+            lengthM?: number;
+            /** Format: double */
+            lossDb?: number;
+            through?: string;
+        };
+        ReadingResultResponse: {
+            /** Format: double */
+            expectedDb: number | null;
+            /** Format: double */
+            leastDb: number | null;
+            /** Format: double */
+            lossDb: number | null;
+            /** Format: double */
+            mostDb: number | null;
+            /** @enum {string|null} */
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            trouble: string | null;
+        };
         ReasonResponse: {
             /** Format: int32 */
             band: number | null;
@@ -1641,6 +1984,18 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        SeveralLengthsResponse: {
+            /** Format: double */
+            cableDbPer100m: number;
+            /** Format: double */
+            connectorsDb: number;
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            residualDb: number | null;
+            /** Format: double */
+            sheetDbPer100m: number | null;
+        };
         SheetFindingResponse: {
             /** Format: double */
             number: number;
@@ -1715,6 +2070,13 @@ export interface components {
             cableKey: string | null;
             candidateId: string | null;
         };
+        StationRequest: {
+            load?: string;
+            meter?: string;
+            radio?: string;
+            /** Format: double */
+            supplyV?: number;
+        };
         StepUpResponse: {
             /** Format: double */
             onReceiveDb: number | null;
@@ -1734,6 +2096,31 @@ export interface components {
             at: number[];
             bands: number[];
             rows: components["schemas"]["CurveResponse"][];
+        };
+        SweptLineResponse: {
+            /** Format: double */
+            impedanceOhm: number | null;
+            isEstimate: boolean;
+            /** Format: double */
+            lengthM: number | null;
+            /** Format: double */
+            longestM: number;
+            /** Format: double */
+            velocityFactor: number | null;
+        };
+        SweptPointResponse: {
+            /** Format: double */
+            expectedDb: number | null;
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            lossDb: number;
+            /** Format: double */
+            per100mDb: number | null;
+            /** Format: double */
+            plainLossDb: number;
+            /** Format: double */
+            returnLossDb: number | null;
         };
         ToleranceRequest: {
             /** Format: double */
@@ -1796,6 +2183,21 @@ export interface components {
             /** Format: double */
             worthPerDb?: number;
         };
+        WattmeterRequest: {
+            /** Format: double */
+            classPercent?: number;
+            /** Format: double */
+            digits?: number;
+            /** @enum {string} */
+            lead?: "NONE" | "TAKEN_OUT" | "STAYED_IN";
+            leadCableKey?: string;
+            /** Format: double */
+            leadLengthM?: number;
+            /** Format: double */
+            leadLossDb?: number;
+            /** Format: double */
+            repeatPercent?: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -1849,6 +2251,264 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProfileResponse"];
+                };
+            };
+        };
+    };
+    analyseTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchTestRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchAnalysisResponse"];
+                };
+            };
+        };
+    };
+    storeSweep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchFileRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchFileResponse"];
+                };
+            };
+        };
+    };
+    exportSweep: {
+        parameters: {
+            query?: {
+                form?: "RI" | "MA" | "DB";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+        };
+    };
+    readLosses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LossTableRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuredLossResponse"][];
+                };
+            };
+        };
+    };
+    listTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTestSummary"][];
+                };
+            };
+        };
+    };
+    createTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchTestRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTestResponse"];
+                };
+            };
+        };
+    };
+    exportTests: {
+        parameters: {
+            query?: {
+                ids?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    getTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTestResponse"];
+                };
+            };
+        };
+    };
+    correctTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchTestRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTestResponse"];
+                };
+            };
+        };
+    };
+    makeCableType: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MadeTypeRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTestResponse"];
+                };
+            };
+        };
+    };
+    listTestRevisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchTestResponse"][];
                 };
             };
         };

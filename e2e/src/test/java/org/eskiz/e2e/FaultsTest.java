@@ -85,7 +85,7 @@ class FaultsTest {
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 3 to 4");
+                    .contains("keeping a backup before the database is changed from version 4 to 5");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;

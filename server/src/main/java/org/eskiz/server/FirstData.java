@@ -1,7 +1,7 @@
 package org.eskiz.server;
 
 import org.eskiz.server.catalogue.BuiltInLoader;
-import org.eskiz.server.plan.DemoLoader;
+import org.eskiz.server.operator.Demo;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -12,10 +12,10 @@ import org.springframework.stereotype.Component;
 class FirstData implements ApplicationRunner {
 
     private final BuiltInLoader catalogue;
-    private final DemoLoader demo;
+    private final Demo demo;
     private final boolean demoWanted;
 
-    FirstData(BuiltInLoader catalogue, DemoLoader demo, @Value("${eskiz.demo}") boolean demoWanted) {
+    FirstData(BuiltInLoader catalogue, Demo demo, @Value("${eskiz.demo}") boolean demoWanted) {
         this.catalogue = catalogue;
         this.demo = demo;
         this.demoWanted = demoWanted;

@@ -2,6 +2,7 @@ package org.eskiz.core.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -31,6 +32,11 @@ public record MeasuredLine(
      * @param z0 characteristic impedance, Ω; null for an estimate
      */
     public record Point(double frequencyMHz, double matchedLossDb, double plainLossDb, Complex z0) {}
+
+    private static final double CONNECTING_DB = 0.03;
+    private static final double CONNECTING_SHARE = 0.01;
+    private static final double ESTIMATE_DB = 0.1;
+    private static final double ESTIMATE_SHARE = 0.1;
 
     /** One frequency written in two units, of nine digits. */
     private static final double AS_WRITTEN = 1e-8;
@@ -134,6 +140,42 @@ public record MeasuredLine(
      */
     public OptionalDouble lossDbAt(double frequencyMHz) {
         return at(frequencyMHz, Point::matchedLossDb);
+    }
+
+    /**
+     * The same with the interval that connecting, cables and calibration of an analyser leave: 0.03 dB and 1 %, and for an
+     * estimate 0.1 dB and 10 %.
+     */
+    public Optional<LossPoint> measuredAt(double frequencyMHz) {
+        OptionalDouble lossDb = lossDbAt(frequencyMHz);
+        return lossDb.isEmpty() ? Optional.empty() : Optional.of(measured(frequencyMHz, lossDb.getAsDouble()));
+    }
+
+    /**
+     * Points spread evenly over the sweep.
+     *
+     * @param most of them
+     */
+    public List<LossPoint> spread(int most) {
+        return evenly(points, most).stream()
+                .map(p -> measured(p.frequencyMHz(), p.matchedLossDb()))
+                .toList();
+    }
+
+    /** Every so-manieth of a list, its first and its last among them, so that no more than {@code most} are left. */
+    public static <T> List<T> evenly(List<T> all, int most) {
+        int n = Math.min(all.size(), most);
+        return n < 2
+                ? all.subList(0, n)
+                : IntStream.range(0, n)
+                        .mapToObj(i -> all.get((int) ((long) i * (all.size() - 1) / (n - 1))))
+                        .toList();
+    }
+
+    private LossPoint measured(double frequencyMHz, double lossDb) {
+        double fixed = isEstimate ? ESTIMATE_DB : CONNECTING_DB;
+        double share = isEstimate ? ESTIMATE_SHARE : CONNECTING_SHARE;
+        return LossPoint.within(frequencyMHz, lossDb, fixed + share * Math.abs(lossDb));
     }
 
     /** The plain loss, likewise. */

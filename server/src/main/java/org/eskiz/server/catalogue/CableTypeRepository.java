@@ -40,6 +40,9 @@ interface CableTypeRepository extends JpaRepository<CableTypeEntity, UUID> {
     @Query("select coalesce(max(t.position), 0) from CableTypeEntity t")
     int lastPosition();
 
+    @Query("select t from CableTypeEntity t where t.operatorId is null or t.operatorId = :operator")
+    List<CableTypeEntity> ofOperator(UUID operator);
+
     /** Built-in types and the operator's own. */
     @Query("""
             select t.id from CableTypeEntity t

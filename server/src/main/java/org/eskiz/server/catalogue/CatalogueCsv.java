@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.eskiz.server.exchange.CsvText;
 
 /**
  * Cable types as comma-separated values (RFC 4180, UTF-8), one type a record, its sheet in one cell: {@code 10:1.2 145:4.9}.
@@ -60,7 +61,7 @@ final class CatalogueCsv {
     private CatalogueCsv() {}
 
     static String write(List<CableType> types) {
-        return CsvCells.table(COLUMNS, types.stream().map(CatalogueCsv::cells));
+        return CsvText.table(COLUMNS, types.stream().map(CatalogueCsv::cells));
     }
 
     private static List<Object> cells(CableType type) {
@@ -70,41 +71,41 @@ final class CatalogueCsv {
         List<Object> cells = new ArrayList<>();
         Stream.of(
                         type.key(),
-                        CsvCells.guarded(f.name()),
-                        CsvCells.guarded(f.family()),
+                        CsvText.guarded(f.name()),
+                        CsvText.guarded(f.family()),
                         f.provenance(),
-                        CsvCells.guarded(f.source().title()))
+                        CsvText.guarded(f.source().title()))
                 .forEach(cells::add);
         cells.add(f.source().date());
         cells.add(f.source().mechanics());
         cells.add(f.source().ratings());
-        cells.add(CsvCells.written(f.impedanceOhm()));
-        cells.add(CsvCells.written(f.velocityFactor()));
-        cells.add(CsvCells.written(f.balanced()));
+        cells.add(CsvText.number(f.impedanceOhm()));
+        cells.add(CsvText.number(f.velocityFactor()));
+        cells.add(CsvText.yes(f.balanced()));
         for (Double value :
                 new Double[] {m.outerDiameterMm(), m.massGPerM(), m.bendRadiusOnceMm(), m.bendRadiusRepeatedMm()}) {
-            cells.add(CsvCells.written(value));
+            cells.add(CsvText.number(value));
         }
         for (String text : new String[] {m.jacket(), m.centreConductor(), m.shield(), m.dielectric()}) {
-            cells.add(CsvCells.guarded(text));
+            cells.add(CsvText.guarded(text));
         }
-        cells.add(CsvCells.written(m.minInstallC()));
-        cells.add(CsvCells.written(m.minOperatingC()));
-        cells.add(CsvCells.written(m.maxOperatingC()));
-        cells.add(CsvCells.written(m.directBurial()));
-        cells.add(CsvCells.written(m.sunResistant()));
+        cells.add(CsvText.number(m.minInstallC()));
+        cells.add(CsvText.number(m.minOperatingC()));
+        cells.add(CsvText.number(m.maxOperatingC()));
+        cells.add(CsvText.yes(m.directBurial()));
+        cells.add(CsvText.yes(m.sunResistant()));
         cells.add(m.flexing());
-        cells.add(CsvCells.written(f.ratings().peakVoltageV()));
-        cells.add(CsvCells.written(f.ratings().averagePowerW()));
-        cells.add(CsvCells.written(f.ratings().atMHz()));
-        cells.add(CsvCells.written(f.ratings().atC()));
+        cells.add(CsvText.number(f.ratings().peakVoltageV()));
+        cells.add(CsvText.number(f.ratings().averagePowerW()));
+        cells.add(CsvText.number(f.ratings().atMHz()));
+        cells.add(CsvText.number(f.ratings().atC()));
         cells.add(price == null ? null : price.perM().stripTrailingZeros().toPlainString());
         cells.add(price == null ? null : price.currency());
         cells.add(price == null ? null : price.on());
-        cells.add(price == null ? null : CsvCells.written(price.soldInM()));
-        cells.add(CsvCells.guarded(f.note()));
+        cells.add(price == null ? null : CsvText.number(price.soldInM()));
+        cells.add(CsvText.guarded(f.note()));
         cells.add(f.points().stream()
-                .map(p -> CsvCells.written(p.frequencyMHz()) + ":" + CsvCells.written(p.attenuationDbPer100m()))
+                .map(p -> CsvText.number(p.frequencyMHz()) + ":" + CsvText.number(p.attenuationDbPer100m()))
                 .collect(Collectors.joining(" ")));
         return cells;
     }

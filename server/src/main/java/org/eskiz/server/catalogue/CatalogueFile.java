@@ -18,7 +18,8 @@ public record CatalogueFile(int schemaVersion, List<CableTypeRequest> cableTypes
                 connectors.stream().map(ConnectorRequest::of).toList());
     }
 
-    static CableTypeRequest said(CableType type) {
+    /** What is stored of a type, as somebody would have to say it. */
+    public static CableTypeRequest said(CableType type) {
         CableType.Facts f = type.facts();
         CableType.Mechanics m = f.mechanics();
         CableType.Price price = f.price();

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
 import org.springframework.stereotype.Service;
@@ -66,6 +67,17 @@ public class CatalogueService {
     @Transactional(readOnly = true)
     public List<UUID> typeIds(Collection<String> keys) {
         return keys.isEmpty() ? List.of() : types.idsOf(keys, operators.current());
+    }
+
+    /** Keys of all types by their ids. */
+    @Transactional(readOnly = true)
+    public Map<UUID, String> keys() {
+        return types.ofOperator(operators.current()).stream().collect(Collectors.toMap(t -> t.id, t -> t.key));
+    }
+
+    /** What was stored so far is there for whoever asks the database past Hibernate. */
+    public void flush() {
+        types.flush();
     }
 
     private List<Connector> connectors() {

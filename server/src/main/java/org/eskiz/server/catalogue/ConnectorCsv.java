@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.eskiz.server.exchange.CsvText;
 
 /**
  * Connectors as comma-separated values, one a record, with the columns of {@link #COLUMNS}; a file may have them in any order
@@ -44,24 +45,24 @@ final class ConnectorCsv {
     }
 
     static String write(List<Connector> connectors) {
-        return CsvCells.table(COLUMNS, connectors.stream().map(ConnectorCsv::cells));
+        return CsvText.table(COLUMNS, connectors.stream().map(ConnectorCsv::cells));
     }
 
     private static List<Object> cells(Connector c) {
         return new ArrayList<>(Arrays.asList(
                 c.key(),
-                CsvCells.guarded(c.name()),
-                CsvCells.written(c.impedanceOhm()),
-                CsvCells.written(c.c1DbPerSqrtMHz()),
-                CsvCells.written(c.c2DbPerMHz2()),
-                CsvCells.written(c.maxMHz()),
-                CsvCells.written(c.peakVoltageV()),
-                CsvCells.written(c.watertight()),
+                CsvText.guarded(c.name()),
+                CsvText.number(c.impedanceOhm()),
+                CsvText.number(c.c1DbPerSqrtMHz()),
+                CsvText.number(c.c2DbPerMHz2()),
+                CsvText.number(c.maxMHz()),
+                CsvText.number(c.peakVoltageV()),
+                CsvText.yes(c.watertight()),
                 diameters(c.fitsLeastMm(), c.fitsMostMm()),
                 c.price() == null ? null : c.price().stripTrailingZeros().toPlainString(),
                 c.priceCurrency(),
                 c.pricedOn(),
-                CsvCells.guarded(c.note())));
+                CsvText.guarded(c.note())));
     }
 
     private static String diameters(Double least, Double most) {
@@ -69,8 +70,7 @@ final class ConnectorCsv {
                 ? "any"
                 : "%s-%s"
                         .formatted(
-                                least == null ? "" : CsvCells.written(least),
-                                most == null ? "" : CsvCells.written(most));
+                                least == null ? "" : CsvText.number(least), most == null ? "" : CsvText.number(most));
     }
 
     /**

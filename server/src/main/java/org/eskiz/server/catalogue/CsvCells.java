@@ -2,7 +2,6 @@ package org.eskiz.server.catalogue;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
@@ -10,21 +9,16 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
+import org.eskiz.server.exchange.CsvText;
 
 /**
  * One record of a file of comma-separated values (RFC 4180, UTF-8), column by column.
- *
- * <p>A text that a spreadsheet would take for a formula is written with an apostrophe before it, which reading takes off.
  */
 record CsvCells(CSVRecord record) {
-
-    private static final CSVFormat WRITTEN = CSVFormat.RFC4180;
-    private static final String LINE_END = "\r\n";
 
     private static final CSVFormat READ = CSVFormat.RFC4180
             .builder()
@@ -33,27 +27,6 @@ record CsvCells(CSVRecord record) {
             .setIgnoreEmptyLines(true)
             .setTrim(true)
             .get();
-
-    static String table(List<String> columns, Stream<List<Object>> rows) {
-        return Stream.concat(Stream.of(columns), rows)
-                .map(row -> WRITTEN.format(row.toArray()) + LINE_END)
-                .collect(Collectors.joining());
-    }
-
-    static String guarded(String text) {
-        return text != null && text.matches("(?s)^['=+\\-@\\t\\r].*") ? "'" + text : text;
-    }
-
-    /** Shortest that reads back the same, without an exponent. */
-    static String written(Double value) {
-        return value == null
-                ? null
-                : new BigDecimal(value.toString()).stripTrailingZeros().toPlainString();
-    }
-
-    static String written(Boolean value) {
-        return value == null ? null : value ? "yes" : "no";
-    }
 
     /**
      * The columns of a file.
@@ -126,8 +99,7 @@ record CsvCells(CSVRecord record) {
                 || record.get(column).isEmpty()) {
             return null;
         }
-        String text = record.get(column);
-        return text.matches("(?s)^'['=+\\-@\\t\\r].*") ? text.substring(1) : text;
+        return CsvText.unguarded(record.get(column));
     }
 
     Double number(String column) {

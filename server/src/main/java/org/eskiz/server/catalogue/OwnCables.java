@@ -19,7 +19,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Cable types of the operator's own. What was once said of one is kept: every change is a new revision. */
 @Service
-class OwnCables {
+public class OwnCables {
 
     /** As the database keeps a price per metre. */
     private static final int PRICE_PLACES = 4;
@@ -39,7 +39,7 @@ class OwnCables {
 
     /** Stores a new type and tells its key. */
     @Transactional
-    String create(CableTypeRequest request) {
+    public String create(CableTypeRequest request) {
         Faults faults = checked(request);
         String key = request.key() == null
                 ? Keys.free(request.name(), "cable", taken -> find(taken).isPresent())

@@ -3,6 +3,10 @@ package org.eskiz.server.exchange;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.bench.Touchstone;
+import org.eskiz.core.bench.TouchstoneException;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.LoadTable;
 import org.eskiz.server.http.Faults;
@@ -30,8 +34,28 @@ class LoadFileService {
     private static LoadTable table(LoadFileRequest request) {
         double reference = request.referenceOhm() == null ? DEFAULT_REFERENCE_OHM : request.referenceOhm();
         return request.fileName().toLowerCase(Locale.ROOT).endsWith(".s1p")
-                ? OnePortSweep.read(request.text())
+                ? onePort(request.text())
                 : LoadRows.read(request.text(), reference);
+    }
+
+    static LoadTable onePort(String text) {
+        Sweep sweep;
+        try {
+            sweep = Touchstone.read(text);
+        } catch (TouchstoneException e) {
+            throw new LoadFileException(e.getMessage());
+        }
+        if (!(sweep instanceof Sweep.OnePort one)) {
+            throw new LoadFileException("this is a two-port sweep; an antenna is a sweep of one port");
+        }
+        return LoadTable.ofReflections(
+                IntStream.range(0, one.reflections().size())
+                        .mapToObj(i -> new LoadTable.ReflectionRow(
+                                one.frequenciesMHz().get(i),
+                                one.reflections().get(i).real(),
+                                one.reflections().get(i).imag()))
+                        .toList(),
+                one.referenceOhm());
     }
 
     private static LoadFileResponse answer(LoadTable table, List<Double> frequencies) {

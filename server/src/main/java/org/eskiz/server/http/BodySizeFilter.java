@@ -21,6 +21,11 @@ class BodySizeFilter extends OncePerRequestFilter {
     /** A plan of 64 elements and 64 bands with a page of text in every field stays well below this. */
     static final int MOST_BYTES = 1 << 20;
 
+    /** The sweeps of an analyser are text, and fine ones long. */
+    static final int MOST_BYTES_OF_A_SWEEP = 5 << 20;
+
+    private static final String SWEEPS = "/api/bench/files";
+
     private final HandlerExceptionResolver handlerExceptionResolver;
 
     BodySizeFilter(HandlerExceptionResolver handlerExceptionResolver) {
@@ -30,32 +35,38 @@ class BodySizeFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > MOST_BYTES) {
-            handlerExceptionResolver.resolveException(request, response, null, new TooLargeException());
+        int most = request.getRequestURI().equals(SWEEPS) ? MOST_BYTES_OF_A_SWEEP : MOST_BYTES;
+        if (request.getContentLengthLong() > most) {
+            handlerExceptionResolver.resolveException(request, response, null, new TooLargeException(most));
             return;
         }
-        chain.doFilter(new Capped(request), response);
+        chain.doFilter(new Capped(request, most), response);
     }
 
     private static final class Capped extends HttpServletRequestWrapper {
 
-        Capped(HttpServletRequest request) {
+        private final int most;
+
+        Capped(HttpServletRequest request, int most) {
             super(request);
+            this.most = most;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new CappedStream(super.getInputStream());
+            return new CappedStream(super.getInputStream(), most);
         }
     }
 
     private static final class CappedStream extends ServletInputStream {
 
         private final ServletInputStream in;
+        private final int most;
         private int read;
 
-        CappedStream(ServletInputStream in) {
+        CappedStream(ServletInputStream in, int most) {
             this.in = in;
+            this.most = most;
         }
 
         @Override
@@ -74,8 +85,8 @@ class BodySizeFilter extends OncePerRequestFilter {
 
         private void count(int bytes) throws TooLargeException {
             read += bytes;
-            if (read > MOST_BYTES) {
-                throw new TooLargeException();
+            if (read > most) {
+                throw new TooLargeException(most);
             }
         }
 

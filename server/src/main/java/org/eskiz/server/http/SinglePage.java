@@ -10,7 +10,17 @@ class SinglePage implements WebMvcConfigurer {
 
     @Override
     public void addViewControllers(ViewControllerRegistry registry) {
-        for (String address : new String[] {"/", "/plans", "/plans/{id}", "/cables", "/cables/anatomy", "/settings"}) {
+        for (String address : new String[] {
+            "/",
+            "/plans",
+            "/plans/{id}",
+            "/cables",
+            "/cables/anatomy",
+            "/bench",
+            "/bench/new",
+            "/bench/{id}",
+            "/settings"
+        }) {
             registry.addViewController(address).setViewName("forward:/index.html");
         }
     }

@@ -2,12 +2,12 @@ package org.eskiz.server.http;
 
 import java.io.IOException;
 
-/** A body beyond {@link BodySizeFilter#MOST_BYTES}. Answered with 413. */
+/** A body beyond what {@link BodySizeFilter} lets pass. Answered with 413. */
 final class TooLargeException extends IOException {
 
     private static final long serialVersionUID = 1;
 
-    TooLargeException() {
-        super("the body is larger than " + BodySizeFilter.MOST_BYTES + " bytes");
+    TooLargeException(int mostBytes) {
+        super("the body is larger than " + mostBytes + " bytes");
     }
 }

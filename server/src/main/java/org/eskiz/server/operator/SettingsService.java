@@ -14,7 +14,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Keeps how the operator likes to work. */
 @Service
-class SettingsService {
+public class SettingsService {
 
     private final SettingsRepository settings;
     private final OperatorService operators;
@@ -35,7 +35,8 @@ class SettingsService {
         this.clock = clock;
     }
 
-    Settings get() {
+    /** How they like to work now. */
+    public Settings get() {
         return settings.findById(operators.current()).map(this::read).orElse(Settings.DEFAULTS);
     }
 

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.operator.Demo;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -25,11 +26,13 @@ class PlanController {
     private final PlanService plans;
     private final DecisionService decisions;
     private final PlanEffects effects;
+    private final Demo demo;
 
-    PlanController(PlanService plans, DecisionService decisions, PlanEffects effects) {
+    PlanController(PlanService plans, DecisionService decisions, PlanEffects effects, Demo demo) {
         this.plans = plans;
         this.decisions = decisions;
         this.effects = effects;
+        this.demo = demo;
     }
 
     @GetMapping
@@ -52,9 +55,9 @@ class PlanController {
 
     @DeleteMapping("/demo")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    @Operation(operationId = "removeDemo", summary = "Remove the plans of the demo for good")
+    @Operation(operationId = "removeDemo", summary = "Remove the demo for good, its plans and its bench tests")
     void removeDemo() {
-        plans.removeDemo();
+        demo.remove();
     }
 
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)

@@ -44,7 +44,7 @@ class LoadFilesTest {
         "DB, -6.020599913279624 -53.13010235415598",
     })
     void aSweepIsReadInEveryFormat(String format, String point) {
-        var table = OnePortSweep.read("! made up\n# kHz S " + format + " R 75\n7000 " + point + " ! here\n");
+        var table = LoadFileService.onePort("! made up\n# kHz S " + format + " R 75\n7000 " + point + " ! here\n");
         var load = (org.eskiz.core.run.Load.Impedance) table.at(7.0).orElseThrow();
         // (1 + rho)/(1 - rho) with rho = 0.3 - 0.4j
         assertThat(load.resistanceOhm()).isCloseTo(75 * 0.75 / 0.65, within(1e-9));
@@ -67,7 +67,7 @@ class LoadFilesTest {
                 "a.csv | 7,NaN | not a plain number",
                 "a.csv | 7,\"1.5 | not a table",
                 "a.s1p | # MHz S RI R 50 | no point",
-                "a.s1p | # MHz S RI R 50~7 0.1 | 2 numbers, where a one-port sweep has 3",
+                "a.s1p | # MHz S RI R 50~7 0.1 | 2 numbers, where a sweep of one port has 3",
                 "a.s1p | 7 0 0 0 0 0 0 0 0 | two-port sweep",
                 "a.s1p | # MHz S XY R 50~7 0 0 | line 1: \"XY\" is not understood",
                 "a.s1p | 7 0 0~7 0 0 | line 2: 7000.0 MHz does not rise",

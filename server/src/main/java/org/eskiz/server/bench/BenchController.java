@@ -1,0 +1,143 @@
+package org.eskiz.server.bench;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.core.bench.Touchstone;
+import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
+import org.eskiz.server.exchange.LossTable;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/bench")
+@Tag(name = "bench")
+class BenchController {
+
+    private final BenchService bench;
+    private final BenchFiles files;
+
+    BenchController(BenchService bench, BenchFiles files) {
+        this.bench = bench;
+        this.files = files;
+    }
+
+    @PostMapping(path = "/analyses", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "analyseTest", summary = "What a test comes to; stores nothing")
+    BenchAnalysisResponse analyse(@RequestBody BenchTestRequest request) {
+        return bench.analyse(request);
+    }
+
+    @GetMapping("/tests")
+    @Operation(operationId = "listTests", summary = "All tests at their newest revision, the last day first")
+    List<BenchTestSummary> tests() {
+        return bench.log();
+    }
+
+    @GetMapping(path = "/tests.csv", produces = "text/csv")
+    @Operation(operationId = "exportTests", summary = "The log as CSV: all tests, or those named")
+    ResponseEntity<String> csv(@RequestParam(required = false) List<UUID> ids) {
+        List<BenchTestSummary> wanted = bench.log().stream()
+                .filter(t -> ids == null || ids.isEmpty() || ids.contains(t.id()))
+                .toList();
+        return attachment("bench.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), BenchLogCsv.write(wanted));
+    }
+
+    @PostMapping(path = "/tests", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "createTest", summary = "Store a new test under an id made by the client")
+    BenchTestResponse create(@RequestBody BenchTestRequest request) {
+        return bench.create(request);
+    }
+
+    @GetMapping("/tests/{id}")
+    @Operation(operationId = "getTest", summary = "One test: what was noted, and what it comes to today")
+    BenchTestResponse get(@PathVariable UUID id) {
+        return bench.get(id);
+    }
+
+    @PutMapping(path = "/tests/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(
+            operationId = "correctTest",
+            summary = "Correct a test: a new revision; 409 with the newest one when it was corrected meanwhile")
+    BenchTestResponse correct(@PathVariable UUID id, @RequestBody BenchTestRequest request) {
+        if (request.id() != null && !request.id().equals(id)) {
+            throw new InvalidRequestException("id", "must be " + id + " as in the URL, not " + request.id());
+        }
+        return bench.correct(id, request);
+    }
+
+    @GetMapping("/tests/{id}/revisions")
+    @Operation(operationId = "listTestRevisions", summary = "Everything that was ever noted of a test, newest first")
+    List<BenchTestResponse> revisions(@PathVariable UUID id) {
+        return bench.history(id);
+    }
+
+    @PostMapping(path = "/tests/{id}/cable-type", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "makeCableType", summary = "Make a cable type of one's own of a test")
+    BenchTestResponse makeType(@PathVariable UUID id, @RequestBody MadeTypeRequest request) {
+        return bench.makeType(id, request);
+    }
+
+    @PostMapping(path = "/files", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "storeSweep", summary = "Keep a sweep (Touchstone 1.x) and say what is in it")
+    BenchFileResponse store(@RequestBody BenchFileRequest request) {
+        return files.store(request);
+    }
+
+    @GetMapping(path = "/files/{id}/touchstone", produces = MediaType.TEXT_PLAIN_VALUE)
+    @Operation(operationId = "exportSweep", summary = "A kept sweep as Touchstone, in the form asked for")
+    ResponseEntity<String> touchstone(@PathVariable UUID id, @RequestParam(defaultValue = "RI") Touchstone.Form form) {
+        return attachment(
+                files.name(id), new MediaType("text", "plain", StandardCharsets.UTF_8), files.touchstone(id, form));
+    }
+
+    @PostMapping(path = "/loss-tables", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "readLosses", summary = "Frequencies and losses out of a table in any usual form")
+    List<MeasuredLossResponse> losses(@RequestBody LossTableRequest request) {
+        Faults.in(request).refuse();
+        return LossTable.read(request.text()).stream()
+                .map(l -> new MeasuredLossResponse(l.frequencyMHz(), l.lossDb()))
+                .toList();
+    }
+
+    private static ResponseEntity<String> attachment(String name, MediaType type, String text) {
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .contentType(type)
+                .body(text);
+    }
+
+    /** A table as somebody copied it. */
+    record LossTableRequest(
+            @NotNull(message = "must be given") @Size(max = 500_000, message = "must be at most {max} characters")
+            String text) {}
+
+    /** A row of it. */
+    record MeasuredLossResponse(double frequencyMHz, double lossDb) {}
+}

@@ -1,0 +1,14 @@
+package org.eskiz.server.bench;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.repository.Repository;
+
+interface BenchFileRepository extends Repository<BenchFileEntity, UUID> {
+
+    BenchFileEntity save(BenchFileEntity file);
+
+    Optional<BenchFileEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
+
+    Optional<BenchFileEntity> findByOperatorIdAndDigest(UUID operatorId, String digest);
+}

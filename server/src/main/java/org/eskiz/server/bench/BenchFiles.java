@@ -1,0 +1,135 @@
+package org.eskiz.server.bench;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.bench.Touchstone;
+import org.eskiz.core.bench.TouchstoneException;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what instruments wrote, as they wrote it; the same text twice is one file. */
+@Service
+class BenchFiles {
+
+    private final BenchFileRepository files;
+    private final OperatorService operators;
+    private final Clock clock;
+
+    BenchFiles(BenchFileRepository files, OperatorService operators, Clock clock) {
+        this.files = files;
+        this.operators = operators;
+        this.clock = clock;
+    }
+
+    @Transactional
+    BenchFileResponse store(BenchFileRequest request) {
+        Faults.in(request).refuse();
+        String text = request.text().replaceFirst("^\uFEFF", "");
+        if (text.indexOf('\0') >= 0) {
+            throw new InvalidRequestException(
+                    "text", "this is not text but a binary file; a sweep is a text file (.s1p, .s2p)");
+        }
+        Sweep sweep = sweep(text);
+        String digest = digest(text);
+        BenchFileEntity file = files.findByOperatorIdAndDigest(operators.current(), digest)
+                .orElseGet(() -> files.save(BenchFileEntity.of(
+                        operators.current(),
+                        new BenchFileRequest(request.fileName(), text),
+                        digest,
+                        Instant.now(clock))));
+        return response(file, sweep);
+    }
+
+    @Transactional(readOnly = true)
+    List<BenchFileResponse> of(BenchTestRequest test) {
+        return ids(test)
+                .map(id -> existing(id))
+                .map(f -> response(f, Touchstone.read(f.content)))
+                .toList();
+    }
+
+    /** The sweeps that a test refers to, by the ids of their files. */
+    @Transactional(readOnly = true)
+    Map<UUID, Sweep> sweeps(BenchTestRequest test) {
+        return ids(test).collect(Collectors.toMap(id -> id, id -> Touchstone.read(existing(id).content)));
+    }
+
+    /** Faults where a test refers to a file that is not there. */
+    @Transactional(readOnly = true)
+    void check(BenchTestRequest test, Faults faults) {
+        Map.of(
+                        "throughFileId", Stream.ofNullable(test.throughFileId()).toList(),
+                        "openFileId", Stream.ofNullable(test.openFileId()).toList(),
+                        "shortedFileId", Stream.ofNullable(test.shortedFileId()).toList())
+                .forEach((field, ids) -> ids.stream()
+                        .filter(id -> files.findByIdAndOperatorId(id, operators.current())
+                                .isEmpty())
+                        .forEach(id -> faults.add(field, "there is no sweep " + id)));
+    }
+
+    /** A sweep in the form that is asked for. */
+    @Transactional(readOnly = true)
+    String touchstone(UUID id, Touchstone.Form form) {
+        return Touchstone.write(Touchstone.read(existing(id).content), form);
+    }
+
+    @Transactional(readOnly = true)
+    String name(UUID id) {
+        return existing(id).fileName;
+    }
+
+    static Stream<UUID> ids(BenchTestRequest test) {
+        return Stream.of(test.throughFileId(), test.openFileId(), test.shortedFileId())
+                .filter(Objects::nonNull)
+                .distinct();
+    }
+
+    private BenchFileEntity existing(UUID id) {
+        return files.findByIdAndOperatorId(id, operators.current())
+                .orElseThrow(() -> new NotHereException("sweep", id));
+    }
+
+    private static Sweep sweep(String text) {
+        try {
+            return Touchstone.read(text);
+        } catch (TouchstoneException e) {
+            throw new InvalidRequestException("text", e.getMessage());
+        }
+    }
+
+    private static BenchFileResponse response(BenchFileEntity file, Sweep sweep) {
+        List<Double> f = sweep.frequenciesMHz();
+        return new BenchFileResponse(
+                file.id,
+                file.fileName,
+                sweep instanceof Sweep.TwoPort ? 2 : 1,
+                f.size(),
+                f.get(0),
+                f.get(f.size() - 1),
+                sweep.referenceOhm());
+    }
+
+    private static String digest(String text) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(hash);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has it", e);
+        }
+    }
+}

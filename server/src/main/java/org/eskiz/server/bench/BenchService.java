@@ -1,0 +1,342 @@
+package org.eskiz.server.bench;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.catalogue.OwnCables;
+import org.eskiz.server.http.ChangedMeanwhileException;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.SettingsService;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Works out tests and keeps them. */
+@Service
+class BenchService {
+
+    private final BenchTestRepository tests;
+    private final BenchTestRevisionRepository revisions;
+    private final BenchFiles files;
+    private final CatalogueService catalogues;
+    private final OwnCables ownCables;
+    private final SettingsService settings;
+    private final OperatorService operators;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    BenchService(
+            BenchTestRepository tests,
+            BenchTestRevisionRepository revisions,
+            BenchFiles files,
+            CatalogueService catalogues,
+            OwnCables ownCables,
+            SettingsService settings,
+            OperatorService operators,
+            PlatformTransactionManager transactions,
+            JsonMapper json,
+            Clock clock) {
+        this.tests = tests;
+        this.revisions = revisions;
+        this.files = files;
+        this.catalogues = catalogues;
+        this.ownCables = ownCables;
+        this.settings = settings;
+        this.operators = operators;
+        this.transaction = new TransactionTemplate(transactions);
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** What a test comes to, without storing it. */
+    @Transactional(readOnly = true)
+    BenchAnalysisResponse analyse(BenchTestRequest request) {
+        Catalogue catalogue = catalogues.current();
+        check(request, catalogue).refuse();
+        return analysis(request, catalogue);
+    }
+
+    /** The log: every test at its newest revision, the last day first. */
+    @Transactional(readOnly = true)
+    List<BenchTestSummary> log() {
+        Map<UUID, BenchTestEntity> present = tests.findByOperatorIdAndRemovedAtIsNull(operators.current()).stream()
+                .collect(Collectors.toMap(t -> t.id, t -> t));
+        Map<UUID, String> keys = catalogues.keys();
+        return revisions.newest(operators.current()).stream()
+                .map(r -> summary(r, present.get(r.key.testId()), keys))
+                .sorted(Comparator.comparing(
+                                BenchTestSummary::testedOn, Comparator.nullsFirst(Comparator.naturalOrder()))
+                        .thenComparing(BenchTestSummary::storedAt)
+                        .reversed())
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    BenchTestResponse get(UUID id) {
+        existing(id);
+        return response(revisions.history(id).get(0));
+    }
+
+    /** Everything that was ever noted of a test, the newest first. */
+    @Transactional(readOnly = true)
+    List<BenchTestResponse> history(UUID id) {
+        existing(id);
+        return revisions.history(id).stream().map(this::response).toList();
+    }
+
+    /**
+     * Stores a new test under the client's id. Sent again, the same create answers what is stored.
+     *
+     * @throws ChangedMeanwhileException when the id belongs to a test that says something else
+     */
+    BenchTestResponse create(BenchTestRequest request) {
+        if (request.id() == null) {
+            throw new InvalidRequestException("id", "must be given: the client makes it");
+        }
+        try {
+            return transaction.execute(status -> createOrRepeat(request, false));
+        } catch (DataIntegrityViolationException raced) {
+            return transaction.execute(status -> createOrRepeat(request, false));
+        }
+    }
+
+    /** Stores a test of the demo, within the caller's transaction. */
+    void createDemo(BenchTestRequest request) {
+        createOrRepeat(request, true);
+    }
+
+    private BenchTestResponse createOrRepeat(BenchTestRequest request, boolean demo) {
+        Optional<BenchTestEntity> known = tests.findById(request.id());
+        if (known.isPresent()) {
+            BenchTestResponse stored = get(request.id());
+            if (!plain(stored.document()).equals(plain(request))) {
+                throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another test", stored);
+            }
+            return stored;
+        }
+        Instant now = Instant.now(clock);
+        Catalogue catalogue = catalogues.current();
+        checkComplete(request, catalogue);
+        tests.save(BenchTestEntity.create(request.id(), operators.current(), demo, now));
+        tests.flush();
+        return response(store(request.id(), 1, request, catalogue, now));
+    }
+
+    /**
+     * Corrects a test: a new revision, and what was noted before stays.
+     *
+     * @throws ChangedMeanwhileException when it was corrected since it was looked at
+     */
+    BenchTestResponse correct(UUID id, BenchTestRequest request) {
+        if (request.revision() == null) {
+            throw new InvalidRequestException("revision", "must be given: the revision that is corrected");
+        }
+        try {
+            return transaction.execute(status -> correctOver(id, request));
+        } catch (DataIntegrityViolationException raced) {
+            throw changed(request, get(id));
+        }
+    }
+
+    private BenchTestResponse correctOver(UUID id, BenchTestRequest request) {
+        existing(id);
+        BenchTestRevisionEntity newest = revisions.history(id).get(0);
+        if (newest.key.number() != request.revision()) {
+            throw changed(request, response(newest));
+        }
+        Catalogue catalogue = catalogues.current();
+        checkComplete(request, catalogue);
+        if (plain(read(newest)).equals(plain(request))) {
+            return response(newest);
+        }
+        return response(store(id, newest.key.number() + 1, request, catalogue, Instant.now(clock)));
+    }
+
+    private static ChangedMeanwhileException changed(BenchTestRequest request, BenchTestResponse current) {
+        return new ChangedMeanwhileException(
+                "the test was corrected meanwhile: you started from revision %d, it is at revision %d now"
+                        .formatted(request.revision(), current.summary().revision()),
+                current);
+    }
+
+    /**
+     * Makes a cable type of a test: its losses are the law fitted to them, what else is known comes from the type that was
+     * tested.
+     */
+    @Transactional
+    BenchTestResponse makeType(UUID id, MadeTypeRequest request) {
+        Faults.in(request).refuse();
+        BenchTestEntity test = existing(id);
+        BenchTestRevisionEntity newest = revisions.history(id).get(0);
+        Catalogue catalogue = catalogues.current();
+        BenchTestRequest noted = read(newest);
+        String key = ownCables.create(MadeType.of(request, noted, analysis(noted, catalogue), catalogue));
+        catalogues.flush();
+        test.madeTypes.add(catalogues.typeIds(List.of(key)).get(0));
+        tests.flush();
+        return response(newest);
+    }
+
+    /** Removes the tests of the demo for good. */
+    @Transactional
+    void removeDemo() {
+        Instant now = Instant.now(clock);
+        tests.findByOperatorIdAndRemovedAtIsNullAndDemoTrue(operators.current()).forEach(t -> t.removedAt = now);
+    }
+
+    private BenchTestRevisionEntity store(
+            UUID id, int number, BenchTestRequest request, Catalogue catalogue, Instant now) {
+        BenchTestRevisionEntity revision = BenchTestRevisionEntity.of(id, number, now);
+        revision.document = json.writeValueAsString(plain(request));
+        revision.summary = json.writeValueAsString(summarised(request, catalogue));
+        revision.cableTypeId = request.cableKey() == null
+                ? null
+                : catalogues.typeIds(List.of(request.cableKey())).get(0);
+        revision.files.addAll(BenchFiles.ids(request).collect(Collectors.toSet()));
+        return revisions.save(revision);
+    }
+
+    private StoredSummary summarised(BenchTestRequest request, Catalogue catalogue) {
+        BenchAnalysisResponse analysis = analysis(request, catalogue);
+        String name = request.cableKey() == null
+                ? null
+                : catalogue.cableType(request.cableKey()).orElseThrow().facts().name();
+        Double lengthM = request.lengthM() == null && analysis.line() != null
+                ? analysis.line().lengthM()
+                : request.lengthM();
+        return new StoredSummary(
+                name, lengthM, analysis.outcome(), analysis.cause(), analysis.worst(), analysis.figures());
+    }
+
+    private BenchAnalysisResponse analysis(BenchTestRequest request, Catalogue catalogue) {
+        return BenchAnalysis.of(new MeasuredTest(
+                request, catalogue, files.sweeps(request), settings.get().tolerances()));
+    }
+
+    private Faults check(BenchTestRequest request, Catalogue catalogue) {
+        Faults faults = Faults.in(request);
+        faults.refuse();
+        requireType(faults, "cableKey", request.cableKey(), catalogue);
+        if (request.wattmeter() != null) {
+            requireType(faults, "wattmeter.leadCableKey", request.wattmeter().leadCableKey(), catalogue);
+        }
+        List<BenchTestRequest.JointInTestRequest> joints = Objects.requireNonNullElse(request.joints(), List.of());
+        for (int i = 0; i < joints.size(); i++) {
+            requireJoint(faults, "joints[" + i + "]", joints.get(i), catalogue);
+        }
+        files.check(request, faults);
+        return faults;
+    }
+
+    private static void requireType(Faults faults, String path, String key, Catalogue catalogue) {
+        if (key != null && catalogue.cableType(key).isEmpty()) {
+            faults.add(path, "there is no cable type \"" + key + "\"");
+        }
+    }
+
+    private static void requireJoint(
+            Faults faults, String path, BenchTestRequest.JointInTestRequest joint, Catalogue catalogue) {
+        if (joint.lossDb() == null && joint.connectorKey() == null) {
+            faults.add(path, "must have a connectorKey or a lossDb");
+        } else if (joint.connectorKey() != null
+                && catalogue.connector(joint.connectorKey()).isEmpty()) {
+            faults.add(path + ".connectorKey", "there is no connector \"" + joint.connectorKey() + "\"");
+        }
+    }
+
+    /** A test that is kept needs a day, and something that was read. */
+    private void checkComplete(BenchTestRequest request, Catalogue catalogue) {
+        Faults faults = check(request, catalogue);
+        if (request.testedOn() == null) {
+            faults.add("testedOn", "must be given: the day of the test");
+        }
+        faults.refuse();
+        if (analysis(request, catalogue).figures().isEmpty()) {
+            faults.add("readings", "there is nothing to keep yet: no reading comes to a loss");
+        }
+        faults.refuse();
+    }
+
+    private BenchTestEntity existing(UUID id) {
+        return tests.findByIdAndOperatorIdAndRemovedAtIsNull(id, operators.current())
+                .orElseThrow(() -> new NotHereException("bench test", id));
+    }
+
+    private BenchTestResponse response(BenchTestRevisionEntity revision) {
+        BenchTestRequest document = read(revision);
+        return new BenchTestResponse(
+                summary(revision, existing(revision.key.testId()), catalogues.keys()),
+                document,
+                files.of(document),
+                analysis(document, catalogues.current()));
+    }
+
+    private BenchTestRequest read(BenchTestRevisionEntity revision) {
+        return json.readValue(revision.document, BenchTestRequest.class);
+    }
+
+    private BenchTestSummary summary(BenchTestRevisionEntity revision, BenchTestEntity test, Map<UUID, String> keys) {
+        BenchTestRequest noted = read(revision);
+        StoredSummary day = json.readValue(revision.summary, StoredSummary.class);
+        return new BenchTestSummary(
+                revision.key.testId(),
+                revision.key.number(),
+                revision.storedAt,
+                test.demo,
+                Boolean.TRUE.equals(noted.setAside()),
+                noted.method(),
+                noted.testedOn(),
+                noted.piece(),
+                noted.cableKey(),
+                day.cableName(),
+                day.lengthM(),
+                day.outcome(),
+                day.cause(),
+                day.worst(),
+                day.figures(),
+                test.madeTypes.stream()
+                        .map(keys::get)
+                        .filter(Objects::nonNull)
+                        .sorted()
+                        .toList());
+    }
+
+    /** What was noted, without what only carries it. */
+    private static BenchTestRequest plain(BenchTestRequest r) {
+        return new BenchTestRequest(
+                null,
+                null,
+                r.method(),
+                r.testedOn(),
+                r.piece(),
+                r.cableKey(),
+                r.lengthM(),
+                r.joints(),
+                r.temperatureC(),
+                r.bandsMHz(),
+                r.station(),
+                r.wattmeter(),
+                r.readings(),
+                r.throughFileId(),
+                r.openFileId(),
+                r.shortedFileId(),
+                r.note(),
+                r.setAside());
+    }
+}

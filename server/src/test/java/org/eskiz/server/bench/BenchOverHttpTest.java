@@ -1,0 +1,377 @@
+package org.eskiz.server.bench;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.eskiz.server.Api;
+import org.eskiz.server.RealServer;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tests of cables through the real interface and the real database. */
+@ExtendWith(RealServer.class)
+class BenchOverHttpTest {
+
+    private static final String WATTMETER = """
+            {"method": "WATTMETER", "testedOn": "2026-05-02", "piece": "Quay 30", "cableKey": "rg-213", "lengthM": 30,
+             "joints": [{"connectorKey": "n"}, {"lossDb": 0.05}], "temperatureC": 18,
+             "station": {"radio": "the club's", "meter": "crossed needles", "load": "oil can", "supplyV": 13.8},
+             "wattmeter": {"lead": "NONE"},
+             "readings": [
+               {"frequencyMHz": 7.1, "baseline": "98-100", "through": "86"},
+               {"frequencyMHz": 28.5, "baseline": "100", "through": "77"},
+               {"frequencyMHz": 145, "baseline": "50.0", "through": "%s"}]%s}""";
+
+    @Test
+    void readingsBecomeLossesAVerdictAndAreKept(Api api) {
+        JsonNode analysis = analyse(api, WATTMETER.formatted("28.0", ""));
+        JsonNode first = analysis.get("readings").get(0);
+        assertThat(first.get("lossDb").asDouble()).isCloseTo(10 * Math.log10(99 / 86.0), within(1e-9));
+        assertThat(first.get("leastDb").asDouble())
+                .isLessThan(first.get("lossDb").asDouble());
+        assertThat(first.get("expectedDb").asDouble()).isPositive();
+        assertThat(analysis.get("outcome").asString()).isEqualTo("AS_THE_SHEET");
+        assertThat(analysis.get("cause").isNull()).isTrue();
+
+        UUID id = UUID.randomUUID();
+        String body = WATTMETER.formatted("28.0", ", \"id\": \"" + id + "\"");
+        JsonNode stored = api.post("/api/bench/tests", body).expect(201).json();
+        assertThat(stored.get("summary").get("revision").asInt()).isEqualTo(1);
+        assertThat(stored.get("summary").get("cableName").asString()).isEqualTo("RG-213");
+        assertThat(stored.get("document").get("readings").get(0).get("baseline").asString())
+                .isEqualTo("98-100");
+        // a repeated create does no harm; the same id for something else does
+        api.post("/api/bench/tests", body).expect(201);
+        api.post("/api/bench/tests", body.replace("28.0", "28.5")).expect(409);
+        assertThat(log(api, id).get("figures")).hasSize(3);
+    }
+
+    @Test
+    void aTestIsNeverAlteredOnlyCorrected(Api api) {
+        UUID id = UUID.randomUUID();
+        api.post("/api/bench/tests", WATTMETER.formatted("28.0", ", \"id\": \"" + id + "\""))
+                .expect(201);
+        String path = "/api/bench/tests/" + id;
+        JsonNode corrected = api.put(path, WATTMETER.formatted("20.0", ", \"revision\": 1"))
+                .expect(200)
+                .json();
+        assertThat(corrected.get("summary").get("revision").asInt()).isEqualTo(2);
+        assertThat(corrected.get("summary").get("outcome").asString()).isEqualTo("WORSE");
+        JsonNode conflict = api.put(path, WATTMETER.formatted("21.0", ", \"revision\": 1"))
+                .expect(409)
+                .json();
+        assertThat(conflict.toString()).contains("corrected meanwhile");
+        api.put(path, WATTMETER.formatted("21.0", "")).expect(422);
+        JsonNode history = api.get(path + "/revisions").expect(200).json();
+        assertThat(history).hasSize(2);
+        assertThat(history.get(1)
+                        .get("document")
+                        .get("readings")
+                        .get(2)
+                        .get("through")
+                        .asString())
+                .isEqualTo("28.0");
+        // the same again is no correction
+        assertThat(api.put(path, WATTMETER.formatted("20.0", ", \"revision\": 2"))
+                        .expect(200)
+                        .json()
+                        .get("summary")
+                        .get("revision")
+                        .asInt())
+                .isEqualTo(2);
+    }
+
+    @Test
+    void theBaselinesLeadIsAddedOnlyWhenItWasTakenOut(Api api) {
+        double plain = loss(analyse(api, lead("\"NONE\"")));
+        double takenOut = loss(analyse(api, lead("\"TAKEN_OUT\", \"leadCableKey\": \"rg-58\", \"leadLengthM\": 2")));
+        JsonNode stayed = analyse(api, lead("\"STAYED_IN\""));
+        assertThat(takenOut - plain).isCloseTo(0.4, within(0.05));
+        assertThat(loss(stayed)).isEqualTo(plain);
+        assertThat(codes(stayed)).contains("LEAD_STAYED_IN");
+        assertThat(codes(analyse(api, lead("\"TAKEN_OUT\"")))).contains("MISSING");
+    }
+
+    private static String lead(String said) {
+        return WATTMETER.formatted("28.0", "").replace("\"NONE\"", said);
+    }
+
+    private static double loss(JsonNode analysis) {
+        return analysis.get("readings").get(2).get("lossDb").asDouble();
+    }
+
+    @Test
+    void whatCannotBeIsSaidAtItsRowAndTheOthersStand(Api api) {
+        JsonNode analysis = analyse(api, """
+                {"method": "WATTMETER", "cableKey": "rg-213", "lengthM": 30, "readings": [
+                  {"frequencyMHz": 7.1, "baseline": "50", "through": "60"},
+                  {"frequencyMHz": 14.2, "through": "60"},
+                  {"frequencyMHz": 28.5, "baseline": "100", "through": "0"},
+                  {"frequencyMHz": 50.2, "baseline": "many", "through": "4"},
+                  {"frequencyMHz": 145, "baseline": "50"},
+                  {"frequencyMHz": 435, "baseline": "50", "through": "18.5"}]}""");
+        JsonNode readings = analysis.get("readings");
+        assertThat(readings.get(0).get("trouble").asString()).contains("more came through the cable (60)");
+        assertThat(readings.get(1).get("trouble").asString()).contains("no baseline");
+        assertThat(readings.get(2).get("trouble").asString()).contains("\"0\" is 0.0 W");
+        assertThat(readings.get(3).get("trouble").asString()).contains("\"many\" is no reading");
+        assertThat(readings.get(4).get("trouble").isNull()).isTrue();
+        assertThat(readings.get(5).get("lossDb").asDouble()).isPositive();
+        assertThat(codes(analysis)).contains("THROUGH_ABOVE_BASELINE");
+    }
+
+    @Test
+    void twoLengthsPartTheCableFromItsConnectorsAndTwoLevelsShouldAgree(Api api) {
+        JsonNode analysis = analyse(api, """
+                {"method": "WATTMETER", "cableKey": "rg-58", "lengthM": 10, "readings": [
+                  {"frequencyMHz": 28.5, "baseline": "100.0", "through": "78.0"},
+                  {"frequencyMHz": 28.5, "lengthM": 30, "baseline": "100.0", "through": "51.0"},
+                  {"frequencyMHz": 145, "baseline": "5.0", "through": "2.8"},
+                  {"frequencyMHz": 145, "baseline": "50.0", "through": "20.0"}]}""");
+        JsonNode parted = analysis.get("severalLengths").get(0);
+        assertThat(parted.get("cableDbPer100m").asDouble()).isCloseTo(9.23, within(0.05));
+        assertThat(parted.get("connectorsDb").asDouble()).isCloseTo(0.155, within(0.01));
+        assertThat(codes(analysis)).contains("LEVELS_DISAGREE");
+    }
+
+    @Test
+    void aSweepIsKeptAndTellsLossVelocityAndAType(Api api) {
+        String file = store(api, "through-rg58-12m4.s2p");
+        assertThat(store(api, "through-rg58-12m4.s2p")).isEqualTo(file);
+        String test = """
+                {"method": "THROUGH_SWEEP", "testedOn": "2026-05-03", "cableKey": "rg-58", "lengthM": 12.4,
+                 "bandsMHz": [7.1, 28.5, 145, 435], "throughFileId": "%s"%s}""";
+        JsonNode analysis = analyse(api, test.formatted(file, ""));
+        assertThat(analysis.get("figures")).hasSize(3);
+        assertThat(analysis.get("figures").get(2).get("lossDb").asDouble()).isCloseTo(2.4974, within(0.05));
+        assertThat(analysis.get("line").get("velocityFactor").asDouble()).isCloseTo(0.66, within(0.0033));
+        assertThat(analysis.get("line").get("lengthM").asDouble()).isCloseTo(12.4, within(0.062));
+        assertThat(analysis.get("outcome").asString()).isEqualTo("AS_THE_SHEET");
+        assertThat(codes(analysis)).containsExactly("BAND_NOT_SWEPT");
+        assertThat(analysis.get("ownCable").get("points").size()).isBetween(3, 12);
+        assertThat(analysis.get("curve").size()).isBetween(100, 300);
+
+        UUID id = UUID.randomUUID();
+        JsonNode stored = api.post("/api/bench/tests", test.formatted(file, ", \"id\": \"" + id + "\""))
+                .expect(201)
+                .json();
+        assertThat(stored.get("files").get(0).get("fileName").asString()).isEqualTo("through-rg58-12m4.s2p");
+        String written = api.get("/api/bench/files/" + file + "/touchstone?form=DB")
+                .expect(200)
+                .response()
+                .body();
+        assertThat(written).startsWith("# MHz S DB R 50.0\n1.0 ");
+    }
+
+    @Test
+    void aCableTypeIsMadeOfATestAndKeepsTheWayBackToIt(Api api) {
+        UUID id = UUID.randomUUID();
+        api.post("/api/bench/tests", """
+                        {"id": "%s", "method": "THROUGH_SWEEP", "testedOn": "2026-05-03", "piece": "Quay 12", "cableKey": "rg-58",
+                         "lengthM": 12.4, "bandsMHz": [7.1, 145], "throughFileId": "%s"}""".formatted(id, store(api, "through-rg58-12m4.s2p")))
+                .expect(201);
+        String name = "Quay RG-58 " + System.nanoTime();
+        JsonNode made = api.post("/api/bench/tests/" + id + "/cable-type", "{\"name\": \"" + name + "\"}")
+                .expect(201)
+                .json();
+        String key = made.get("summary").get("madeTypes").get(0).asString();
+        JsonNode type = api.get("/api/cable-types/" + key).expect(200).json();
+        assertThat(type.get("provenance").asString()).isEqualTo("MEASURED");
+        assertThat(type.get("sourceTitle").asString()).isEqualTo("bench test of Quay 12");
+        assertThat(type.get("mechanicsProvenance").asString()).isEqualTo("TYPICAL");
+        assertThat(type.get("velocityFactor").asDouble()).isCloseTo(0.66, within(0.0033));
+        assertThat(type.get("outerDiameterMm").asDouble()).isEqualTo(5);
+        double at145 = type.get("fit").get("k1").asDouble() * Math.sqrt(145)
+                + type.get("fit").get("k2").asDouble() * 145;
+        assertThat(at145 * 0.124).isCloseTo(2.4974, within(0.05));
+        // it stands in every ledger at once
+        api.post("/api/cable-types/" + key + "/retirement", "").expect(200);
+    }
+
+    @Test
+    void anotherCableThanTheLabelSaysIsToldByItsVelocityAndByItsLosses(Api api) {
+        String file = store(api, "through-rg58-12m4.s2p");
+        JsonNode analysis = analyse(api, """
+                {"method": "THROUGH_SWEEP", "cableKey": "foam-10", "lengthM": 12.4,
+                 "bandsMHz": [7.1, 28.5, 145], "throughFileId": "%s"}""".formatted(file));
+        assertThat(analysis.get("outcome").asString()).isEqualTo("WORSE");
+        assertThat(codes(analysis)).contains("OTHER_VELOCITY");
+        assertThat(analysis.get("likeTypes").get(0).asString()).isEqualTo("rg-58");
+        // without a type nothing is promised, but what it may be is told
+        JsonNode unknown = analyse(api, """
+                {"method": "THROUGH_SWEEP", "lengthM": 12.4, "bandsMHz": [7.1, 28.5, 145], "throughFileId": "%s"}""".formatted(file));
+        assertThat(unknown.get("outcome").isNull()).isTrue();
+        assertThat(unknown.get("likeTypes").get(0).asString()).isEqualTo("rg-58");
+    }
+
+    @Test
+    void aBadJointIsNamedAndSoIsALookFromOneEnd(Api api) {
+        JsonNode bad = analyse(api, """
+                {"method": "THROUGH_SWEEP", "cableKey": "rg-213", "lengthM": 18.8,
+                 "bandsMHz": [7.1, 28.5, 145, 435], "throughFileId": "%s"}""".formatted(store(api, "bad-joint-rg213.s2p")));
+        assertThat(bad.get("cause").get("kind").asString()).isEqualTo("CONTACT");
+        assertThat(bad.get("cause").get("amount").asDouble()).isCloseTo(0.5, within(0.15));
+
+        String open = store(api, "open-rg8x-30m5.s1p");
+        String both = """
+                {"method": "ONE_END_SWEEP", "cableKey": "rg-8x", "lengthM": 30.5,
+                 "bandsMHz": [7.1, 28.5], "openFileId": "%s"%s}""";
+        JsonNode measured = analyse(
+                api, both.formatted(open, ", \"shortedFileId\": \"" + store(api, "short-rg8x-30m5.s1p") + "\""));
+        assertThat(measured.get("figures").get(1).get("lossDb").asDouble()).isCloseTo(1.699, within(0.034));
+        assertThat(measured.get("line").get("isEstimate").asBoolean()).isFalse();
+        JsonNode estimate = analyse(api, both.formatted(open, ""));
+        assertThat(codes(estimate)).contains("ESTIMATE");
+        assertThat(estimate.get("line").get("isEstimate").asBoolean()).isTrue();
+    }
+
+    @Test
+    void theWrongKindOfSweepAndStepsTooCoarseAreSaid(Api api) {
+        String one = store(api, "kink-foam7-27m4.s1p");
+        assertThat(impossible(api, "THROUGH_SWEEP", "throughFileId", one, 27)).contains("sweep of one port");
+        String two = store(api, "through-rg58-12m4.s2p");
+        assertThat(impossible(api, "ONE_END_SWEEP", "openFileId", two, 12)).contains("one of two ports");
+        assertThat(impossible(api, "THROUGH_SWEEP", "throughFileId", two, 400)).contains("too coarse");
+        api.post(
+                        "/api/bench/analyses",
+                        "{\"method\": \"THROUGH_SWEEP\", \"throughFileId\": \"" + UUID.randomUUID() + "\"}")
+                .expect(422);
+    }
+
+    private static String impossible(Api api, String method, String field, String file, double lengthM) {
+        JsonNode analysis = analyse(
+                api, "{\"method\": \"%s\", \"%s\": \"%s\", \"lengthM\": %s}".formatted(method, field, file, lengthM));
+        return analysis.get("findings")
+                .valueStream()
+                .filter(f -> f.get("code").asString().equals("IMPOSSIBLE"))
+                .map(f -> f.get("text").asString())
+                .findFirst()
+                .orElse("");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "10 NaN 0|line 1: \"NaN\" is not a number",
+                "20 1 0_10 1 0|line 2: 10000.0 MHz does not rise",
+                "hello|line 1: \"hello\" is not a number",
+                "''|there is no point"
+            })
+    void aFileThatIsNoSweepIsRefusedWithItsLine(String text, String told, Api api) {
+        JsonNode problem = api.post(
+                        "/api/bench/files",
+                        JsonMapper.builder()
+                                .build()
+                                .writeValueAsString(Map.of("fileName", "a.s1p", "text", text.replace('_', '\n'))))
+                .expect(422)
+                .json();
+        assertThat(problem.get("detail").asString()).contains(told);
+    }
+
+    @Test
+    void aFileBeyondTheLimitIsRefusedWithIt(Api api) {
+        String tenMegabytes = "1 0 0\n".repeat(1_700_000);
+        JsonNode problem = api.post(
+                        "/api/bench/files",
+                        "{\"fileName\": \"big.s1p\", \"text\": \"" + tenMegabytes.replace("\n", "\\n") + "\"}")
+                .expect(413)
+                .json();
+        assertThat(problem.get("detail").asString()).contains("5242880 bytes");
+    }
+
+    @Test
+    void aTestWithoutADayOrWithoutALossIsNotKept(Api api) {
+        String id = ", \"id\": \"" + UUID.randomUUID() + "\"";
+        assertThat(api.post(
+                                "/api/bench/tests",
+                                WATTMETER.formatted("28.0", id).replace("\"testedOn\": \"2026-05-02\",", ""))
+                        .expect(422)
+                        .json()
+                        .toString())
+                .contains("testedOn");
+        assertThat(api.post(
+                                "/api/bench/tests",
+                                "{\"method\": \"WATTMETER\", \"testedOn\": \"2026-05-02\", \"id\": \"%s\"}"
+                                        .formatted(UUID.randomUUID()))
+                        .expect(422)
+                        .json()
+                        .toString())
+                .contains("nothing to keep yet");
+        api.post("/api/bench/analyses", WATTMETER.formatted("28.0", "").replace("rg-213", "rg-999"))
+                .expect(422);
+        api.get("/api/bench/tests/" + UUID.randomUUID()).expect(404);
+    }
+
+    @Test
+    void theLogGoesOutAsATableThatTricksNoSpreadsheet(Api api) {
+        UUID id = UUID.randomUUID();
+        api.post(
+                        "/api/bench/tests",
+                        WATTMETER.formatted("28.0", ", \"id\": \"" + id + "\"").replace("Quay 30", "=Quay 30"))
+                .expect(201);
+        List<String> lines = api.get("/api/bench/tests.csv?ids=" + id)
+                .expect(200)
+                .response()
+                .body()
+                .lines()
+                .toList();
+        assertThat(lines).hasSize(4);
+        assertThat(lines.get(1)).contains("'=Quay 30,rg-213,RG-213,WATTMETER,30,AS_THE_SHEET,7.1,");
+    }
+
+    @Test
+    void aTableOfLossesIsReadInAnyUsualForm(Api api) {
+        JsonNode rows = api.post("/api/bench/loss-tables", "{\"text\": \"MHz;dB\\n7,1;0,52\\n145;2,5\"}")
+                .expect(200)
+                .json();
+        assertThat(rows.get(0).get("frequencyMHz").asDouble()).isEqualTo(7.1);
+        assertThat(rows.get(1).get("lossDb").asDouble()).isEqualTo(2.5);
+        api.post("/api/bench/loss-tables", "{}").expect(422);
+        api.post("/api/bench/loss-tables", "{\"text\": \"nothing\"}").expect(422);
+    }
+
+    private static JsonNode analyse(Api api, String test) {
+        return api.post("/api/bench/analyses", test).expect(200).json();
+    }
+
+    private static List<String> codes(JsonNode analysis) {
+        return analysis.get("findings")
+                .valueStream()
+                .map(f -> f.get("code").asString())
+                .toList();
+    }
+
+    private static JsonNode log(Api api, UUID id) {
+        Stream<JsonNode> tests = api.get("/api/bench/tests").expect(200).json().valueStream();
+        return tests.filter(t -> t.get("id").asString().equals(id.toString()))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String store(Api api, String file) {
+        try (InputStream in = BenchOverHttpTest.class.getResourceAsStream("/sweeps/" + file)) {
+            String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            String body = JsonMapper.builder().build().writeValueAsString(Map.of("fileName", file, "text", text));
+            return api.post("/api/bench/files", body)
+                    .expect(201)
+                    .json()
+                    .get("id")
+                    .asString();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}
