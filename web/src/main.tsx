@@ -4,7 +4,9 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { shouldRetry } from './api';
+import { Broken } from './app/Broken';
 import { PreferencesProvider } from './app/preferences';
+import { BenchPage, TestPage } from './features/bench';
 import { AnatomyPage, CablesPage } from './features/cables';
 import { PlanPage } from './features/plan';
 import { ComparePage, PlansPage } from './features/plans';
@@ -17,14 +19,21 @@ const queries = new QueryClient({
 });
 
 const router = createBrowserRouter([
-  { path: '/', element: <Navigate to="/plans" replace /> },
-  { path: '/plans', element: <PlansPage /> },
-  { path: '/plans/compare', element: <ComparePage /> },
-  { path: '/plans/:id', element: <PlanPage /> },
-  { path: '/cables', element: <CablesPage /> },
-  { path: '/cables/anatomy', element: <AnatomyPage /> },
-  { path: '/settings', element: <SettingsPage /> },
-  { path: '*', element: <Navigate to="/plans" replace /> },
+  {
+    errorElement: <Broken />,
+    children: [
+      { path: '/', element: <Navigate to="/plans" replace /> },
+      { path: '/plans', element: <PlansPage /> },
+      { path: '/plans/compare', element: <ComparePage /> },
+      { path: '/plans/:id', element: <PlanPage /> },
+      { path: '/cables', element: <CablesPage /> },
+      { path: '/cables/anatomy', element: <AnatomyPage /> },
+      { path: '/bench', element: <BenchPage /> },
+      { path: '/bench/:id', element: <TestPage /> },
+      { path: '/settings', element: <SettingsPage /> },
+      { path: '*', element: <Navigate to="/plans" replace /> },
+    ],
+  },
 ]);
 
 const root = document.getElementById('root');

@@ -23,6 +23,13 @@ export type Mixes = Schemas['MixesResponse'];
 export type SheetText = Schemas['SheetTextResponse'];
 export type CableSaid = Schemas['CableTypeRequest'];
 export type CableCurves = Schemas['CurvesResponse'];
+export type BenchNotes = Schemas['BenchTestRequest'];
+export type BenchTest = Schemas['BenchTestResponse'];
+export type BenchSummary = Schemas['BenchTestSummary'];
+export type BenchAnalysis = Schemas['BenchAnalysisResponse'];
+export type BenchFigure = Schemas['BenchFigureResponse'];
+export type BenchFile = Schemas['BenchFileResponse'];
+export type BenchOutcome = NonNullable<BenchAnalysis['outcome']>;
 
 /** A problem as the server tells it. */
 export interface Problem {

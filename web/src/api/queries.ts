@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answered, api, Away } from './client';
-import type { ComparisonRequest } from './client';
+import type { BenchNotes, BenchSummary, ComparisonRequest } from './client';
 
 /** Whether a failed question is worth asking again: only when nobody answered. */
 export function shouldRetry(failures: number, error: Error): boolean {
@@ -57,6 +57,38 @@ export function useLedger(request: ComparisonRequest | null) {
     enabled: request !== null,
     placeholderData: keepPreviousData,
     staleTime: 60_000,
+    gcTime: 60_000,
+  });
+}
+
+/** Every bench test, the last day first. */
+export function useBenchLog() {
+  return useQuery({
+    queryKey: ['bench', 'log'],
+    queryFn: () => answered(api.GET('/api/bench/tests')),
+  });
+}
+
+/** The test that a cable type was made of; undefined for one that was not. */
+export function useTestBehind(cableKey: string): BenchSummary | undefined {
+  return useBenchLog().data?.find((t) => t.madeTypes.includes(cableKey));
+}
+
+export function useBenchTest(id: string | null) {
+  return useQuery({
+    queryKey: ['bench', 'test', id],
+    queryFn: () =>
+      answered(api.GET('/api/bench/tests/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== null,
+  });
+}
+
+/** What a test comes to while it is being typed; the last answer stays until the next is there. */
+export function useBenchAnalysis(notes: BenchNotes) {
+  return useQuery({
+    queryKey: ['bench', 'analysis', notes],
+    queryFn: ({ signal }) => answered(api.POST('/api/bench/analyses', { body: notes, signal })),
+    placeholderData: keepPreviousData,
     gcTime: 60_000,
   });
 }

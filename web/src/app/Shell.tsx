@@ -16,6 +16,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
         '?': () => setListing(true),
         'g p': () => void navigate('/plans'),
         'g c': () => void navigate('/cables'),
+        'g b': () => void navigate('/bench'),
         'g s': () => void navigate('/settings'),
       }),
       [navigate],
@@ -34,6 +35,9 @@ export function Shell({ here, children }: { here?: string; children: React.React
           </NavLink>
           <NavLink to="/cables" className={SHEET}>
             Cables
+          </NavLink>
+          <NavLink to="/bench" end className={SHEET}>
+            Bench
           </NavLink>
           {here && (
             <span aria-current="page" className={`min-w-0 ${SHEET}`}>

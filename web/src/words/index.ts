@@ -382,3 +382,4 @@ function sentence(parts: string[]): string {
 export function capital(text: string): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }
+export * from './bench';

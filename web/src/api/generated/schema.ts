@@ -2074,8 +2074,7 @@ export interface components {
             load?: string;
             meter?: string;
             radio?: string;
-            /** Format: double */
-            supplyV?: number;
+            supply?: string;
         };
         StepUpResponse: {
             /** Format: double */

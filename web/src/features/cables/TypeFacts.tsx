@@ -1,4 +1,6 @@
+import { Link } from 'react-router';
 import type { CableType } from '../../api';
+import { useTestBehind } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Term } from '../../ui';
 import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
@@ -7,6 +9,7 @@ import { FLEXING, priceText, provenanceText, ratingText, words } from '../../wor
 /** Everything that is known of a type; what is not known is said so. */
 export function TypeFacts({ type }: { type: CableType }) {
   const { lengths, settings } = usePreferences();
+  const test = useTestBehind(type.key);
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const mm = (value: number | null) => (value === null ? 'not known' : `${plain(value, 1)} mm`);
   const celsius = (value: number | null) =>
@@ -52,7 +55,17 @@ export function TypeFacts({ type }: { type: CableType }) {
         {facts.map(([label, value, term]) => (
           <div key={label} className="contents">
             <dt className="text-soft">{term ? <Term of={term}>{label}</Term> : label}</dt>
-            <dd>{value}</dd>
+            <dd>
+              {value}
+              {term === 'attenuation' && test && (
+                <>
+                  {' '}
+                  <Link className="quiet underline" to={`/bench/${test.id}`}>
+                    the test
+                  </Link>
+                </>
+              )}
+            </dd>
           </div>
         ))}
       </dl>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { CableType, Cell, Ledger, Row } from '../../api';
+import { useTestBehind } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { AlignedFigure, Term, VerdictMark, verdictColour } from '../../ui';
 import {
@@ -326,6 +327,7 @@ function RowMore({
 }
 
 function CableFacts({ type, row }: { type: CableType; row: Row }) {
+  const test = useTestBehind(type.key);
   return (
     <>
       <p>
@@ -366,6 +368,14 @@ function CableFacts({ type, row }: { type: CableType; row: Row }) {
         {type.provenance === 'TYPICAL'
           ? words.typicalFigures
           : `Its figures are ${provenanceText(type)}.`}{' '}
+        {test && (
+          <>
+            <Link className="quiet underline" to={`/bench/${test.id}`}>
+              The test
+            </Link>
+            .{' '}
+          </>
+        )}
         The law fitted to its {type.points.length} points misses none by more than{' '}
         {fixed(100 * type.fit.worstRelativeResidual, 1)} %.
       </p>

@@ -109,8 +109,14 @@ final class BenchAnalysis {
                 .orElseThrow();
     }
 
-    /** A sweep tells the shape of an excess better than its bands do. */
+    /**
+     * A sweep tells the shape of an excess better than its bands do. Where a wave has another speed than in its type, the
+     * excess is over the sheet of another cable, and its shape says nothing.
+     */
     private Optional<Cause> cause(AgainstTheSheet against) {
+        if (swept.filter(SweptLine::isOfAnotherVelocity).isPresent()) {
+            return Optional.empty();
+        }
         return swept.flatMap(s -> test.expectation(lengthM)
                         .flatMap(e -> AgainstTheSheet.of(s.spread(), e).cause()))
                 .or(against::cause);

@@ -85,9 +85,7 @@ record BenchTestRequest(
             @PlainText(max = 200) String radio,
             @PlainText(max = 200) String meter,
             @PlainText(max = 200) String load,
-
-            @Within(what = "supply in V", min = 0, max = 1000)
-            Double supplyV) {}
+            @PlainText(max = 200) String supply) {}
 
     /**
      * How a wattmeter was used.
@@ -98,7 +96,7 @@ record BenchTestRequest(
      * @param leadLossDb its loss, where that is known better
      * @param digits of the last digit that a reading repeats within; 0.5 where not said
      * @param repeatPercent of a reading that it repeats within; 1 where not said
-     * @param classPercent of a reading that the meter may be off by, which counts between very different levels
+     * @param classPercent of a reading that the meter may be off by, which counts between very different levels; 5 where not said
      */
     record WattmeterRequest(
             Lead lead,

@@ -25,6 +25,9 @@ final class ReadRows {
     /** Losses read as such repeat within this, dB, to either side. */
     private static final double AS_READ_DB = 0.05;
 
+    /** Of a wattmeter that is not made for a laboratory. */
+    private static final double USUAL_CLASS_PERCENT = 5;
+
     private static final WattmeterRequest PLAIN = new WattmeterRequest(null, null, null, null, null, null, null);
 
     /** A row that could be read. */
@@ -164,7 +167,7 @@ final class ReadRows {
                 new PowerReading.Repeatability(
                         requireNonNullElse(how.digits(), usual.digits()),
                         requireNonNullElse(how.repeatPercent(), 100 * usual.share()) / 100),
-                requireNonNullElse(how.classPercent(), 0.0) / 100);
+                requireNonNullElse(how.classPercent(), USUAL_CLASS_PERCENT) / 100);
     }
 
     private ReadingResultResponse result(ReadingRequest reading, LossPoint point) {

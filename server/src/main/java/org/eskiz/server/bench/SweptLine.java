@@ -38,6 +38,7 @@ final class SweptLine {
     private final Sweep sweep;
     private final MeasuredLine line;
     private final Double lengthM;
+    private boolean isOfAnotherVelocity;
 
     private SweptLine(MeasuredTest test, Findings findings, Sweep sweep, MeasuredLine line) {
         this.test = test;
@@ -161,7 +162,8 @@ final class SweptLine {
     private void velocityAgainst(CableType type, double statedM) {
         double measured = line.velocityFactor(statedM);
         double promised = type.fittedCable().velocityFactor();
-        if (Math.abs(measured - promised) > SAME_VELOCITY * promised) {
+        isOfAnotherVelocity = Math.abs(measured - promised) > SAME_VELOCITY * promised;
+        if (isOfAnotherVelocity) {
             findings.add(
                     Code.OTHER_VELOCITY,
                     "a wave is in it at %.3f of light's speed, where %s has %s: it is another cable, or %.2f m long rather than %s m"
@@ -175,6 +177,10 @@ final class SweptLine {
                     "statedM",
                     statedM);
         }
+    }
+
+    boolean isOfAnotherVelocity() {
+        return isOfAnotherVelocity;
     }
 
     /** Of the piece: as it was stated, else by the velocity factor of its type; null where neither is known. */

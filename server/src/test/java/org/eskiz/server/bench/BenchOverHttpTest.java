@@ -27,7 +27,7 @@ class BenchOverHttpTest {
     private static final String WATTMETER = """
             {"method": "WATTMETER", "testedOn": "2026-05-02", "piece": "Quay 30", "cableKey": "rg-213", "lengthM": 30,
              "joints": [{"connectorKey": "n"}, {"lossDb": 0.05}], "temperatureC": 18,
-             "station": {"radio": "the club's", "meter": "crossed needles", "load": "oil can", "supplyV": 13.8},
+             "station": {"radio": "the club's", "meter": "crossed needles", "load": "oil can", "supply": "13.8 V"},
              "wattmeter": {"lead": "NONE"},
              "readings": [
                {"frequencyMHz": 7.1, "baseline": "98-100", "through": "86"},

@@ -105,6 +105,17 @@ class HostileRequestsTest {
                     "PUT",
                     "/api/settings",
                     "{\"version\": 0, \"reading\": \"WATTS\", \"lengths\": \"METRES\", \"temperatures\": \"CELSIUS\", \"flatJointLossDb\": 0.2, \"currency\": \"EUR\", \"region\": 1, \"licencePowerW\": null, \"preference\": \"LEAST_COST\", \"palette\": \"DAY\", \"letterShortcuts\": true, \"demoHidden\": false}"),
+            new Target(
+                    "POST",
+                    "/api/bench/analyses",
+                    "{\"method\": \"WATTMETER\", \"testedOn\": \"2026-05-02\", \"piece\": \"a\", \"cableKey\": \"rg-58\", \"lengthM\": 10, \"joints\": [{\"connectorKey\": \"n\"}], \"temperatureC\": 20, \"wattmeter\": {\"lead\": \"TAKEN_OUT\", \"leadLossDb\": 0.2, \"repeatPercent\": 1}, \"readings\": [{\"frequencyMHz\": 28.5, \"baseline\": \"100\", \"through\": \"70-71\"}, {\"frequencyMHz\": 145, \"lengthM\": 20, \"baseline\": \"50\", \"through\": \"20\"}]}"),
+            new Target(
+                    "POST",
+                    "/api/bench/tests",
+                    "{\"id\": \"00000000-0000-4000-8000-0000000bfffe\", \"method\": \"LOSSES\", \"testedOn\": \"2026-05-02\", \"lengthM\": 10, \"readings\": [{\"frequencyMHz\": 28.5, \"lossDb\": 1}]}"),
+            new Target("POST", "/api/bench/files", "{\"fileName\": \"a.s1p\", \"text\": \"10 1 0\\n20 0.5 90\"}"),
+            new Target("POST", "/api/bench/loss-tables", "{\"text\": \"10 1\\n20 2\"}"),
+            new Target("GET", "/api/bench/tests", ""),
             new Target("GET", PLAN_PATH, ""),
             new Target("DELETE", PLAN_PATH, ""),
             new Target("POST", PLAN_PATH + "/restore", ""),

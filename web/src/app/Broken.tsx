@@ -1,0 +1,26 @@
+import { useRouteError } from 'react-router';
+
+/** What stands in place of a sheet that could not be drawn: our fault, and nothing is lost by it. */
+export function Broken() {
+  const error = useRouteError();
+  return (
+    <main className="flex max-w-[60ch] flex-col gap-3 p-8">
+      <h1 className="text-[20px] font-bold">This sheet could not be drawn.</h1>
+      <p>
+        That is a fault of Eskiz. What was stored is stored, and what was being typed is kept in
+        this browser.
+      </p>
+      <p className="figures text-[12px] text-soft">
+        {error instanceof Error ? error.message : String(error)}
+      </p>
+      <span className="flex gap-4">
+        <button type="button" className="action" onClick={() => window.location.reload()}>
+          Try it again
+        </button>
+        <a className="quiet self-center" href="/plans">
+          to the plans
+        </a>
+      </span>
+    </main>
+  );
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { BenchSummary } from '../../api';
+import { Plot } from '../../ui';
+import { fixed, frequencyText, plain, significant } from '../../units';
+import { frequenciesOf, labelOf } from './log';
+
+/** Some tests side by side, as measured or per 100 m: as curves and as a table. */
+export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
+  const [isPer100m, setPer100m] = useState(true);
+  if (tests.length === 0) {
+    return (
+      <p className="max-w-[46ch] text-soft">
+        Choose <em>compare</em> in the log, and tests are laid side by side here: per 100 m, so that
+        pieces of different lengths can be told apart from cables of different kinds.
+      </p>
+    );
+  }
+  const figureOf = (test: BenchSummary, at: number) => {
+    const f = test.figures.find((x) => x.frequencyMHz === at);
+    return (isPer100m ? f?.per100mDb : f?.lossDb) ?? null;
+  };
+  const frequencies = frequenciesOf(tests);
+  return (
+    <div className="flex flex-col gap-3">
+      <span role="group" aria-label="losses" className="flex gap-3">
+        {[true, false].map((p) => (
+          <button
+            key={String(p)}
+            type="button"
+            aria-pressed={isPer100m === p}
+            className={`min-h-6 border-b-2 ${isPer100m === p ? 'border-blue font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
+            onClick={() => setPer100m(p)}
+          >
+            {p ? 'per 100 m' : 'as measured'}
+          </button>
+        ))}
+      </span>
+      {frequencies.length > 1 && (
+        <Plot
+          label={isPer100m ? 'losses per 100 m over frequency' : 'losses over frequency'}
+          xLabel="MHz"
+          yLabel={isPer100m ? 'dB per 100 m' : 'dB'}
+          height={260}
+          isLog
+          fromZero
+          say={significant}
+          sayX={(v) => plain(Number(v.toPrecision(3)), 1)}
+          curves={tests.map((t) => ({
+            id: t.id,
+            label: labelOf(t).slice(0, 22),
+            points: t.figures.map((f) => ({
+              x: f.frequencyMHz,
+              y: (isPer100m ? f.per100mDb : f.lossDb) ?? NaN,
+            })),
+          }))}
+        />
+      )}
+      <div className="max-w-full overflow-x-auto">
+        <table aria-label="losses side by side" className="text-[12px]">
+          <thead className="text-left text-[11px] text-soft">
+            <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-4 [&>th]:font-normal">
+              <th scope="col">{isPer100m ? 'dB per 100 m' : 'dB'}</th>
+              {tests.map((t) => (
+                <th key={t.id} scope="col">
+                  <Link className="quiet" to={`/bench/${t.id}`}>
+                    {labelOf(t)}
+                  </Link>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {frequencies.map((f) => (
+              <tr key={f} className="[&>*]:py-0.5 [&>*]:pr-4 [&>*]:text-left">
+                <th scope="row" className="font-normal whitespace-nowrap">
+                  {frequencyText(f)}
+                </th>
+                {tests.map((t) => {
+                  const value = figureOf(t, f);
+                  return (
+                    <td key={t.id} className="figures">
+                      {value === null ? '–' : fixed(value, 2)}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,50 @@
+import type { BenchFigure } from '../../api';
+import { fixed, frequencyText } from '../../units';
+import { LossStrip } from './LossStrip';
+import { OutcomeMark } from './OutcomeMark';
+
+/** Losses at the bands that a sweep covers, drawn against what is expected. */
+export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; fullDb: number }) {
+  if (figures.length === 0) return null;
+  return (
+    <div className="max-w-full overflow-x-auto">
+      <table aria-label="losses" className="w-full max-w-[760px] text-[12px]">
+        <thead className="text-left text-[11px] text-soft">
+          <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
+            <th scope="col">at</th>
+            <th scope="col">loses, dB</th>
+            <th scope="col">per 100 m, dB</th>
+            <th scope="col">expected</th>
+            <th scope="col">of the sheet</th>
+            <th scope="col" aria-label="drawn" />
+            <th scope="col">it is</th>
+          </tr>
+        </thead>
+        <tbody>
+          {figures.map((f) => (
+            <tr key={f.frequencyMHz} className="[&>td]:py-0.5 [&>td]:pr-3">
+              <td className="whitespace-nowrap">{frequencyText(f.frequencyMHz)}</td>
+              <td className="figures whitespace-nowrap">
+                {fixed(f.lossDb, 2)}{' '}
+                <span className="text-[11px] text-soft">
+                  {fixed(f.leastDb, 2)} to {fixed(f.mostDb, 2)}
+                </span>
+              </td>
+              <td className="figures">{f.per100mDb === null ? '–' : fixed(f.per100mDb, 1)}</td>
+              <td className="figures">{f.expectedDb === null ? '–' : fixed(f.expectedDb, 2)}</td>
+              <td className="figures">
+                {f.percentOfSheet === null ? '–' : `${fixed(f.percentOfSheet, 0)} %`}
+              </td>
+              <td>
+                <LossStrip {...f} fullDb={fullDb} />
+              </td>
+              <td>
+                <OutcomeMark outcome={f.outcome} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,168 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { BenchAnalysis, BenchNotes, BenchTest, CableType } from '../../api';
+import { answered, api, usePlans } from '../../api';
+import { Select } from '../../ui';
+import { fixed, frequencyText, plain } from '../../units';
+import { BENCH_CAUTIONS, benchFindingText, benchSentences, capital } from '../../words';
+import { OutcomeMark } from './OutcomeMark';
+
+interface Props {
+  notes: BenchNotes;
+  analysis: BenchAnalysis | undefined;
+  types: readonly CableType[];
+  /** The test as it is stored; null while it is new or being corrected. */
+  stored: BenchTest | null;
+  isStale: boolean;
+  children: React.ReactNode;
+}
+
+/** What the test says in sentences, what to test next, and what can be made of it. */
+export function Outcome({ notes, analysis, types, stored, isStale, children }: Props) {
+  const nameOf = (key: string) => types.find((t) => t.key === key)?.name ?? key;
+  const type = notes.cableKey ? nameOf(notes.cableKey) : null;
+  const [verdict, ...rest] = analysis
+    ? benchSentences(analysis, notes.piece ?? '', type, nameOf)
+    : ['Working it out …'];
+  return (
+    <aside
+      aria-label="what it says"
+      className={`flex shrink-0 flex-col gap-2.5 border-hairline px-4 py-3 min-[900px]:w-[320px] min-[900px]:overflow-y-auto min-[900px]:border-l max-[899px]:border-t ${isStale ? 'text-soft' : ''}`}
+    >
+      {analysis?.outcome && (
+        <span className="text-[15px] font-bold">
+          <OutcomeMark outcome={analysis.outcome} />
+        </span>
+      )}
+      <p role="status" className="text-[15px] leading-snug font-semibold">
+        {verdict}
+      </p>
+      {rest.map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+      {analysis && analysis.findings.length > 0 && (
+        <ul className="flex flex-col gap-1.5 border-l-[3px] border-blue pl-2.5">
+          {analysis.findings.map((f, i) => (
+            <li key={i}>{benchFindingText(f)}</li>
+          ))}
+        </ul>
+      )}
+      {analysis && analysis.severalLengths.length > 0 && <Parted analysis={analysis} />}
+      {children}
+      {stored && <Made test={stored} nameOf={nameOf} />}
+      <p className="mt-auto border-t border-hairline pt-2 text-[12px] text-soft">
+        {BENCH_CAUTIONS[notes.method]}
+      </p>
+    </aside>
+  );
+}
+
+/** Cable and connectors, where pieces of different lengths were read. */
+function Parted({ analysis }: { analysis: BenchAnalysis }) {
+  return (
+    <div>
+      <p>The lengths part the cable from its connectors:</p>
+      <ul className="text-[12px]">
+        {analysis.severalLengths.map((p) => (
+          <li key={p.frequencyMHz} className="figures">
+            {frequencyText(p.frequencyMHz)}: {fixed(p.cableDbPer100m, 1)} dB per 100 m
+            {p.sheetDbPer100m !== null && `, sheet ${fixed(p.sheetDbPer100m, 1)}`}; connectors{' '}
+            {fixed(p.connectorsDb, 2)} dB
+            {p.residualDb !== null && `, ± ${fixed(p.residualDb, 2)}`}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** What can be made of a stored test: a cable type, and with it a row in every plan. */
+function Made({ test, nameOf }: { test: BenchTest; nameOf: (key: string) => string }) {
+  const { summary, analysis } = test;
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const plans = usePlans().data ?? [];
+  const [name, setName] = useState(
+    `${summary.piece ?? summary.cableName ?? 'Cable'}, measured`.slice(0, 120),
+  );
+  const make = useMutation({
+    mutationFn: () =>
+      answered(
+        api.POST('/api/bench/tests/{id}/cable-type', {
+          params: { path: { id: summary.id } },
+          body: { name: name.trim() },
+        }),
+      ),
+    onSuccess: (made) => {
+      queries.setQueryData(['bench', 'test', summary.id], made);
+      for (const key of ['bench', 'cable-types', 'comparison']) {
+        void queries.invalidateQueries({ queryKey: [key] });
+      }
+    },
+  });
+  const own = analysis.ownCable;
+  const key = summary.madeTypes[0];
+  if (!own) return null;
+  return (
+    <div className="flex flex-col gap-1.5 border-t border-hairline pt-2">
+      <p>
+        Its law:{' '}
+        <span className="figures">
+          {plain(own.k1, 3)} √f + {plain(own.k2, 5)} f
+        </span>{' '}
+        dB per 100 m, with {fixed(own.jointsDb, 2)} dB in its joints; it misses no reading by more
+        than {fixed(own.worstResidualDb, 2)} dB.
+      </p>
+      {summary.madeTypes.map((made) => (
+        <p key={made}>
+          It is{' '}
+          <Link className="quiet underline" to={`/cables?type=${made}`}>
+            {nameOf(made)}
+          </Link>{' '}
+          among your cables.
+        </p>
+      ))}
+      {key ? (
+        <label className="flex flex-wrap items-baseline gap-2">
+          use it in a plan
+          <Select
+            label="use it in a plan"
+            value=""
+            placeholder="which one …"
+            options={plans.map((p) => ({ value: p.id, text: `${p.site}, ${p.name}` }))}
+            onChange={(plan) => void navigate(`/plans/${plan}?row=${key}`)}
+          />
+        </label>
+      ) : (
+        <form
+          className="flex flex-col items-start gap-1"
+          onSubmit={(e) => {
+            e.preventDefault();
+            make.mutate();
+          }}
+        >
+          <input
+            aria-label="name of the cable type"
+            className="boxed w-full"
+            maxLength={120}
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+          />
+          <button
+            type="submit"
+            className="quiet font-semibold"
+            disabled={make.isPending || name.trim() === ''}
+          >
+            make this a cable type of mine
+          </button>
+        </form>
+      )}
+      {make.isError && (
+        <p role="alert" className="text-fail">
+          {capital(make.error.message)}.
+        </p>
+      )}
+    </div>
+  );
+}

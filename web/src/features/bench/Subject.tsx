@@ -1,0 +1,133 @@
+import type { BenchNotes, CableType } from '../../api';
+import { useBenchLog, useConnectors } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { QuantityField, Select, Term } from '../../ui';
+import { lengthFigure, lengthText, plain } from '../../units';
+import { said } from './notes';
+
+const NOT_KNOWN = '';
+
+/** What is tested: the piece, its type and length, and the joints that are in it. */
+export function Subject({
+  notes,
+  types,
+  onChange,
+}: {
+  notes: BenchNotes;
+  types: readonly CableType[];
+  onChange: (notes: BenchNotes) => void;
+}) {
+  const { lengths } = usePreferences();
+  const connectors = useConnectors().data ?? [];
+  const log = useBenchLog().data ?? [];
+  const pieces = [...new Set(log.map((t) => t.piece).filter((p) => p !== null))];
+  const joints = notes.joints ?? [];
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <h1 className="flex items-baseline gap-2 text-[20px] font-bold">
+        Test of
+        <input
+          aria-label="piece"
+          list="pieces"
+          placeholder="a piece, by its label"
+          maxLength={120}
+          autoComplete="off"
+          className="in-place min-w-0 w-[20ch] font-bold"
+          value={notes.piece ?? ''}
+          onChange={(e) => onChange({ ...notes, piece: said(e.target.value) })}
+        />
+        <datalist id="pieces">
+          {pieces.map((p) => (
+            <option key={p} value={p} />
+          ))}
+        </datalist>
+      </h1>
+      <label className="inline-flex items-baseline gap-1 text-soft">
+        type
+        <Select
+          label="type of the cable"
+          value={notes.cableKey ?? NOT_KNOWN}
+          options={[
+            { value: NOT_KNOWN, text: 'not known' },
+            ...types
+              .filter((t) => !t.retired || t.key === notes.cableKey)
+              .map((t) => ({ value: t.key, text: t.name })),
+          ]}
+          onChange={(key) => onChange({ ...notes, cableKey: key === NOT_KNOWN ? undefined : key })}
+        />
+      </label>
+      <span className="inline-flex items-baseline gap-1 text-soft">
+        length
+        <QuantityField
+          label="length of the piece"
+          kind="length"
+          unit={lengths}
+          unitLabel={lengths}
+          least={0.01}
+          value={notes.lengthM}
+          show={(v) => lengthFigure(v, lengths)}
+          say={(v) => lengthText(v, lengths)}
+          onCommit={(lengthM) => onChange({ ...notes, lengthM })}
+        />
+        {notes.lengthM !== undefined && (
+          <button
+            type="button"
+            className="quiet text-[11px]"
+            onClick={() => onChange({ ...notes, lengthM: undefined })}
+          >
+            not known
+          </button>
+        )}
+      </span>
+      <span className="inline-flex flex-wrap items-baseline gap-x-2 text-soft">
+        joints and adapters in it:
+        {joints.length === 0 && <span>none counted</span>}
+        {joints.map((joint, i) => (
+          <span key={i} className="inline-flex items-baseline gap-1">
+            {joint.lossDb !== undefined ? (
+              <span className="figures">{plain(joint.lossDb, 2)} dB</span>
+            ) : (
+              <Select
+                label={`joint ${i + 1}`}
+                value={joint.connectorKey ?? ''}
+                options={connectors.map((c) => ({ value: c.key, text: c.name }))}
+                onChange={(connectorKey) =>
+                  onChange({
+                    ...notes,
+                    joints: joints.map((j, at) => (at === i ? { connectorKey } : j)),
+                  })
+                }
+              />
+            )}
+            <button
+              type="button"
+              className="quiet text-[11px]"
+              aria-label={`take out joint ${i + 1}`}
+              onClick={() => onChange({ ...notes, joints: joints.filter((_, at) => at !== i) })}
+            >
+              out
+            </button>
+          </span>
+        ))}
+        <button
+          type="button"
+          className="quiet"
+          onClick={() =>
+            onChange({
+              ...notes,
+              joints: [
+                ...joints,
+                { connectorKey: joints.at(-1)?.connectorKey ?? connectors[0]?.key ?? 'n' },
+              ],
+            })
+          }
+        >
+          another
+        </button>
+      </span>
+      <span className="text-[12px] text-soft">
+        <Term of="attenuation">what a cable loses</Term>
+      </span>
+    </div>
+  );
+}

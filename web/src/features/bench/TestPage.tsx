@@ -1,0 +1,243 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import type { BenchFile, BenchNotes, BenchTest } from '../../api';
+import { answered, api, Refused, useBenchAnalysis, useBenchTest, useCableTypes } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { Shell } from '../../app/Shell';
+import { KeptFor, useKept, useSettled } from '../../ui';
+import { fixed, frequencyText } from '../../units';
+import { capital, METHOD_WORDS } from '../../words';
+import { Figures } from './Figures';
+import { LossesPaste } from './LossesPaste';
+import { MethodPicker } from './MethodPicker';
+import {
+  blankNotes,
+  correctionOf,
+  isSweep,
+  kept,
+  METHODS,
+  rememberStation,
+  usualBandsMHz,
+} from './notes';
+import { Outcome } from './Outcome';
+import { OutcomeMark } from './OutcomeMark';
+import { Readings } from './Readings';
+import { SetUp } from './SetUp';
+import { Subject } from './Subject';
+import { Sweeps } from './Sweeps';
+import { TitleBlock } from './TitleBlock';
+
+/** Typing settles so long before it is worked out. */
+const SETTLED_MS = 150;
+
+/** What is being noted, and kept by the browser until it is stored. */
+interface Draft {
+  notes: BenchNotes;
+  files: BenchFile[];
+}
+
+/** One test: new, or stored and perhaps being corrected. */
+export function TestPage() {
+  const { id = 'new' } = useParams();
+  const isNew = id === 'new';
+  const stored = useBenchTest(isNew ? null : id);
+  const [params] = useSearchParams();
+  const { settings } = usePreferences();
+  if (!isNew && !stored.data) {
+    return (
+      <Shell>
+        <main className="p-5">
+          <p role="status">
+            {stored.isError ? `${capital(stored.error.message)}.` : 'Opening the test …'}
+          </p>
+        </main>
+      </Shell>
+    );
+  }
+  const method = METHODS.find((m) => m === params.get('method')) ?? 'WATTMETER';
+  const draft: Draft = stored.data
+    ? { notes: correctionOf(stored.data), files: stored.data.files }
+    : {
+        notes: {
+          ...blankNotes(method, usualBandsMHz(settings.region), today()),
+          id: crypto.randomUUID(),
+          piece: params.get('piece') ?? undefined,
+          cableKey: params.get('type') ?? undefined,
+        },
+        files: [],
+      };
+  const key = isNew ? 'new' : `${id} ${stored.data?.summary.revision}`;
+  return (
+    <KeptFor.Provider value={`bench ${key}`}>
+      <TestSheet key={key} begun={draft} stored={stored.data ?? null} />
+    </KeptFor.Provider>
+  );
+}
+
+function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const types = useCableTypes().data ?? [];
+  const draftStore = useKept<Draft>('notes');
+  const [start] = useState(begun);
+  const [draft, setDraft] = useState<Draft>(() => draftStore.read() ?? start);
+  const { notes } = draft;
+  const isChanged = JSON.stringify(notes) !== JSON.stringify(start.notes);
+  const setNotes = (next: BenchNotes) => setDraft((d) => ({ ...d, notes: next }));
+  useEffect(() => {
+    if (isChanged) draftStore.keep(draft);
+    else draftStore.forget();
+  }, [draftStore, draft, isChanged]);
+
+  const analysis = useBenchAnalysis(
+    useSettled(
+      useMemo(() => notes, [notes]),
+      SETTLED_MS,
+    ),
+  );
+  const worked = analysis.data;
+  const type = types.find((t) => t.key === notes.cableKey);
+  const fullDb = Math.max(
+    1,
+    ...(worked?.readings ?? []).flatMap((r) => [r.mostDb ?? 0, 1.2 * (r.expectedDb ?? 0)]),
+    ...(worked?.figures ?? []).flatMap((f) => [f.mostDb, 1.2 * (f.expectedDb ?? 0)]),
+  );
+
+  const store = useMutation({
+    mutationFn: () => {
+      rememberStation(notes.station ?? {});
+      const body = kept(notes);
+      return answered(
+        stored
+          ? api.PUT('/api/bench/tests/{id}', {
+              params: { path: { id: stored.summary.id } },
+              body: { ...body, id: undefined },
+            })
+          : api.POST('/api/bench/tests', { body }),
+      );
+    },
+    onSuccess: (test) => {
+      draftStore.forget();
+      queries.setQueryData(['bench', 'test', test.summary.id], test);
+      void queries.invalidateQueries({ queryKey: ['bench', 'log'] });
+      void navigate(`/bench/${test.summary.id}`, { replace: true });
+    },
+  });
+  const isOvertaken = store.error instanceof Refused && store.error.problem.status === 409;
+
+  function startAgain() {
+    draftStore.forget();
+    setDraft(start);
+    store.reset();
+    if (isOvertaken && stored) {
+      void queries.invalidateQueries({ queryKey: ['bench', 'test', stored.summary.id] });
+    }
+  }
+
+  const name = notes.piece?.trim() || (stored ? 'a test' : 'New test');
+  return (
+    <Shell here={name}>
+      <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
+        <section
+          aria-label="test"
+          className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 overflow-y-auto px-4 py-3"
+        >
+          {worked?.outcome && worked.worst && (
+            <p aria-hidden="true" className="flex items-baseline gap-2 min-[900px]:hidden">
+              <OutcomeMark outcome={worked.outcome} />
+              <span className="text-soft">
+                {fixed(worked.worst.lossDb, 2)} dB at {frequencyText(worked.worst.frequencyMHz)}
+              </span>
+            </p>
+          )}
+          <Subject notes={notes} types={types} onChange={setNotes} />
+          <MethodPicker
+            value={notes.method}
+            onChange={(method) => setNotes({ ...notes, method })}
+          />
+          <SetUp
+            notes={notes}
+            cable={[notes.piece, type?.name].filter(Boolean).join(', ') || 'the cable'}
+            lossDb={worked?.figures.at(-1)?.lossDb ?? null}
+          />
+          {isSweep(notes.method) ? (
+            <>
+              <Sweeps
+                notes={notes}
+                analysis={worked}
+                files={draft.files}
+                onChange={setNotes}
+                onFile={(file) =>
+                  setDraft((d) => ({
+                    ...d,
+                    files: [...d.files.filter((f) => f.id !== file.id), file],
+                  }))
+                }
+              />
+              <Figures figures={worked?.figures ?? []} fullDb={fullDb} />
+            </>
+          ) : (
+            <>
+              <Readings notes={notes} analysis={worked} fullDb={fullDb} onChange={setNotes} />
+              {notes.method === 'LOSSES' && <LossesPaste notes={notes} onChange={setNotes} />}
+            </>
+          )}
+          {analysis.isError && (
+            <p role="alert" className="text-fail">
+              {capital(analysis.error.message)}.
+            </p>
+          )}
+        </section>
+        <Outcome
+          notes={notes}
+          analysis={worked}
+          types={types}
+          stored={isChanged ? null : stored}
+          isStale={analysis.isPlaceholderData}
+        >
+          {store.isError && (
+            <p role="alert" className="text-fail">
+              {capital(store.error.message)}.
+            </p>
+          )}
+          {(!stored || isChanged) && (
+            <span className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+              <button
+                type="button"
+                className="action"
+                disabled={store.isPending || (worked?.figures.length ?? 0) === 0}
+                onClick={() => store.mutate()}
+              >
+                {stored ? 'Keep the correction' : 'Keep this test'}
+              </button>
+              {isChanged && (
+                <button type="button" className="quiet" onClick={startAgain}>
+                  {isOvertaken
+                    ? 'take what is there now'
+                    : stored
+                      ? 'leave it as it was'
+                      : 'start again'}
+                </button>
+              )}
+            </span>
+          )}
+        </Outcome>
+      </main>
+      <TitleBlock
+        notes={notes}
+        revision={stored?.summary.revision ?? null}
+        id={stored?.summary.id ?? null}
+        method={METHOD_WORDS[notes.method].what}
+        onChange={setNotes}
+      />
+    </Shell>
+  );
+}
+
+/** The day here, not in Greenwich. */
+function today(): string {
+  const now = new Date();
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}

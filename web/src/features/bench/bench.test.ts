@@ -1,0 +1,162 @@
+import { describe, expect, it } from 'vitest';
+import type { BenchAnalysis, BenchFigure, BenchSummary } from '../../api';
+import { benchFindingText, benchSentences } from '../../words';
+import { frequenciesOf, isFound, labelOf } from './log';
+import {
+  blankNotes,
+  correctionOf,
+  kept,
+  usualBandsMHz,
+  withAnotherLevel,
+  withoutReading,
+  withReading,
+} from './notes';
+
+const FIGURE: BenchFigure = {
+  frequencyMHz: 145,
+  lossDb: 3.2,
+  leastDb: 3.1,
+  mostDb: 3.3,
+  per100mDb: 16,
+  expectedDb: 2.4,
+  allowedDb: 0.34,
+  excessDb: 0.8,
+  percentOfSheet: 133,
+  outcome: 'WORSE',
+};
+
+const NOTHING: BenchAnalysis = {
+  readings: [],
+  figures: [],
+  line: null,
+  curve: [],
+  severalLengths: [],
+  outcome: null,
+  worst: null,
+  cause: null,
+  likeTypes: [],
+  ownCable: null,
+  findings: [],
+};
+
+const plain = (texts: string[]) => texts.map((t) => t.replaceAll('\u00a0', ' '));
+const say = (analysis: Partial<BenchAnalysis>) =>
+  plain(
+    benchSentences({ ...NOTHING, ...analysis }, 'Quay 20', 'RG-213', (key) => key.toUpperCase()),
+  );
+
+describe('the verdict in sentences', () => {
+  it('says by how much it is worse, why, and what to test next', () => {
+    const [verdict, cause, next] = say({
+      figures: [FIGURE],
+      outcome: 'WORSE',
+      worst: FIGURE,
+      cause: { kind: 'CONTACT', share: 1, amount: 0.78 },
+    });
+    expect(verdict).toBe(
+      'Quay 20 loses 0.80 dB (33 %) more than RG-213 should at 145 MHz: 3.20 dB where 2.40 dB are expected.',
+    );
+    expect(cause).toContain('about 0.8 dB on every band alike');
+    expect(next).toMatch(/^Next: /);
+  });
+
+  it('claims no cause from a few bands, and asks for more', () => {
+    expect(say({ figures: [FIGURE], outcome: 'WORSE', worst: FIGURE })[1]).toContain(
+      'fewer than four bands',
+    );
+  });
+
+  it('takes another velocity for another cable', () => {
+    const said = say({
+      figures: [FIGURE],
+      outcome: 'WORSE',
+      worst: FIGURE,
+      likeTypes: ['rg-58', 'rg-8x'],
+      findings: [{ code: 'OTHER_VELOCITY', values: {}, text: '' }],
+    });
+    expect(said[1]).toBe('It measures like RG-58 or RG-8X.');
+    expect(said[2]).toContain('another cable than its label says');
+  });
+
+  it('doubts what is better than it can be', () => {
+    const better = { ...FIGURE, excessDb: -0.9, outcome: 'BETTER_THAN_IT_CAN_BE' as const };
+    expect(
+      say({ figures: [better], outcome: 'BETTER_THAN_IT_CAN_BE', worst: better })[0],
+    ).toContain('check the length, the type and the baseline');
+  });
+
+  it('says what a cable of no known type is like, and that nothing was read', () => {
+    expect(say({})).toEqual(['Nothing has been read yet.']);
+    expect(say({ figures: [FIGURE], likeTypes: ['rg-213'] })).toEqual([
+      'Quay 20 loses 3.20 dB at 145 MHz.',
+      'It measures like RG-213.',
+    ]);
+  });
+
+  it('has a sentence with the number for every finding, and the server’s own for the rest', () => {
+    const text = benchFindingText({
+      code: 'LEVELS_DISAGREE',
+      values: { frequencyMHz: 145, oneDb: 2.5, otherDb: 3.98 } as never,
+      text: '',
+    });
+    expect(text.replaceAll('\u00a0', ' ')).toContain('145 MHz give 2.50 and 3.98 dB');
+    expect(
+      benchFindingText({ code: 'IMPOSSIBLE', values: {}, text: 'the steps are too coarse' }),
+    ).toBe('The steps are too coarse.');
+  });
+});
+
+describe('notes', () => {
+  const blank = blankNotes('WATTMETER', usualBandsMHz(1), '2026-05-02');
+
+  it('begin with bands far enough apart to tell a cause', () => {
+    expect(blank.readings?.map((r) => r.frequencyMHz)).toEqual(blank.bandsMHz);
+    expect(blank.bandsMHz?.length).toBeGreaterThanOrEqual(4);
+  });
+
+  it('keep only what was read', () => {
+    const read = withReading(blank, 2, { baseline: '100', through: '80' });
+    expect(kept(read).readings).toEqual([{ frequencyMHz: 14.2, baseline: '100', through: '80' }]);
+  });
+
+  it('take the same band twice, and a row out', () => {
+    const twice = withAnotherLevel(blank, 1);
+    expect(twice.readings?.slice(1, 3).map((r) => r.frequencyMHz)).toEqual([7.1, 7.1]);
+    expect(withoutReading(twice, 1).readings).toEqual(blank.readings);
+  });
+
+  it('leave out what a stored test does not say', () => {
+    const document = {
+      method: 'LOSSES',
+      piece: null,
+      readings: [{ frequencyMHz: 7, lengthM: null }],
+    };
+    const corrected = correctionOf({ document, summary: { revision: 3 } } as never);
+    expect(corrected).toEqual({ method: 'LOSSES', readings: [{ frequencyMHz: 7 }], revision: 3 });
+  });
+});
+
+describe('the log', () => {
+  const test = {
+    piece: 'Duct 18',
+    cableName: 'RG-213',
+    cableKey: 'rg-213',
+    testedOn: '2026-04-11',
+    method: 'WATTMETER',
+    outcome: 'WORSE',
+    figures: [FIGURE, { ...FIGURE, frequencyMHz: 7.1 }],
+  } as unknown as BenchSummary;
+  const any = { method: '*', outcome: '*', all: '*' };
+
+  it('is filtered by piece, type, day, way and verdict', () => {
+    expect(isFound(test, 'duct 2026-04', any)).toBe(true);
+    expect(isFound(test, 'foam', any)).toBe(false);
+    expect(isFound(test, '', { ...any, outcome: 'AS_THE_SHEET' })).toBe(false);
+    expect(isFound(test, '', { ...any, method: 'WATTMETER' })).toBe(true);
+  });
+
+  it('lays tests side by side by frequency', () => {
+    expect(frequenciesOf([test, test])).toEqual([7.1, 145]);
+    expect(labelOf(test)).toBe('Duct 18, 2026-04-11');
+  });
+});

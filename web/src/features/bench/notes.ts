@@ -1,0 +1,107 @@
+import type { BenchNotes, BenchTest } from '../../api';
+import { SERVICES } from '../plan';
+
+export type Method = BenchNotes['method'];
+export type Reading = NonNullable<BenchNotes['readings']>[number];
+export type Station = NonNullable<BenchNotes['station']>;
+export type Joint = NonNullable<BenchNotes['joints']>[number];
+
+export const METHODS: readonly Method[] = ['WATTMETER', 'THROUGH_SWEEP', 'ONE_END_SWEEP', 'LOSSES'];
+
+/** Far enough apart to tell a cause by its shape. */
+const USUAL_BANDS = ['80 m', '40 m', '20 m', '10 m', '6 m', '2 m', '70 cm'];
+
+/** The larger of the sweep files that the server takes, in characters. */
+export const MOST_FILE_BYTES = 4 * 1024 * 1024;
+
+const STATION_PLACE = 'eskiz.bench.station';
+
+export function usualBandsMHz(region: number): number[] {
+  return USUAL_BANDS.map(
+    (name) => SERVICES[0]?.bands.find((b) => b.name === name)?.byRegion[region - 1] ?? 0,
+  ).filter((f) => f > 0);
+}
+
+/** A test before anything was read, with what was noted of the station last time. */
+export function blankNotes(method: Method, bandsMHz: readonly number[], today: string): BenchNotes {
+  return {
+    method,
+    testedOn: today,
+    bandsMHz: [...bandsMHz],
+    temperatureC: 20,
+    station: rememberedStation(),
+    wattmeter: { lead: 'NONE' },
+    readings: bandsMHz.map((frequencyMHz) => ({ frequencyMHz })),
+  };
+}
+
+/** The notes of a stored test, to be corrected. */
+export function correctionOf(test: BenchTest): BenchNotes {
+  return { ...withoutNulls(test.document), revision: test.summary.revision };
+}
+
+/** What is not said comes back as null, and is left out while it is edited. */
+function withoutNulls<T>(value: T): T {
+  if (Array.isArray(value)) return value.map((v) => withoutNulls<unknown>(v)) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, v]) => v !== null)
+      .map(([k, v]) => [k, withoutNulls<unknown>(v)]),
+  ) as T;
+}
+
+export function isSweep(method: Method): boolean {
+  return method === 'THROUGH_SWEEP' || method === 'ONE_END_SWEEP';
+}
+
+/** Notes as they are sent: rows in which nothing was read are left out of what is kept. */
+export function kept(notes: BenchNotes): BenchNotes {
+  return { ...notes, readings: (notes.readings ?? []).filter(isBegun) };
+}
+
+export function isBegun(reading: Reading): boolean {
+  return Boolean(reading.baseline ?? reading.through) || reading.lossDb !== undefined;
+}
+
+export function withReading(
+  notes: BenchNotes,
+  index: number,
+  change: Partial<Reading>,
+): BenchNotes {
+  const readings = (notes.readings ?? []).map((r, i) => (i === index ? { ...r, ...change } : r));
+  return { ...notes, readings };
+}
+
+/** The same band once more, right below: another power, or another length. */
+export function withAnotherLevel(notes: BenchNotes, index: number): BenchNotes {
+  const readings = [...(notes.readings ?? [])];
+  const { frequencyMHz, lengthM } = readings[index] ?? {};
+  readings.splice(index + 1, 0, { frequencyMHz, lengthM });
+  return { ...notes, readings };
+}
+
+export function withoutReading(notes: BenchNotes, index: number): BenchNotes {
+  return { ...notes, readings: (notes.readings ?? []).filter((_, i) => i !== index) };
+}
+
+export function rememberedStation(): Station {
+  try {
+    return JSON.parse(localStorage.getItem(STATION_PLACE) ?? '{}') as Station;
+  } catch {
+    return {};
+  }
+}
+
+export function rememberStation(station: Station): void {
+  try {
+    localStorage.setItem(STATION_PLACE, JSON.stringify(station));
+  } catch {
+    // a full store: it is typed again next time
+  }
+}
+
+/** A length of text that a field leaves: nothing is not said. */
+export function said(text: string): string | undefined {
+  return text.trim() === '' ? undefined : text;
+}

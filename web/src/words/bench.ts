@@ -1,0 +1,205 @@
+/** What the bench says: verdicts, likely causes, the next test that would tell. */
+
+import type { BenchAnalysis, BenchFigure, BenchNotes, BenchOutcome } from '../api';
+import { fixed, frequencyText, plain, tied } from '../units';
+
+type Cause = NonNullable<BenchAnalysis['cause']>;
+type Finding = BenchAnalysis['findings'][number];
+
+export const METHOD_WORDS: Record<BenchNotes['method'], { name: string; what: string }> = {
+  WATTMETER: { name: 'Wattmeter', what: 'a radio, a wattmeter and a dummy load' },
+  THROUGH_SWEEP: { name: 'Sweep through', what: 'an analyser at both ends' },
+  ONE_END_SWEEP: {
+    name: 'Sweep from one end',
+    what: 'an analyser at one end, the far one open, then shorted',
+  },
+  LOSSES: { name: 'Losses as read', what: 'losses that another instrument has told' },
+};
+
+export const OUTCOME_WORDS: Record<BenchOutcome, string> = {
+  AS_THE_SHEET: 'as the sheet',
+  WORSE: 'worse',
+  BETTER_THAN_IT_CAN_BE: 'too good',
+};
+
+/** The verdict whose shape and colour an outcome takes. */
+export const OUTCOME_VERDICT = {
+  AS_THE_SHEET: 'PASS',
+  WORSE: 'FAIL',
+  BETTER_THAN_IT_CAN_BE: 'MARGINAL',
+} as const;
+
+const CAUSES: Record<Cause['kind'], (cause: Cause) => string> = {
+  CONTACT: (c) =>
+    `Likely a resistive joint or contact: about ${fixed(c.amount, 1)} dB on every band alike.`,
+  PROPORTIONAL: (c) =>
+    `Likely another length or another cable than its label says: ${fixed(100 * c.amount, 0)} % more on every band.`,
+  CONDUCTOR: () =>
+    'Likely the conductor or the shield: the excess grows with the root of the frequency.',
+  DIELECTRIC: () => 'Likely water, or a spoilt dielectric: the excess grows with the frequency.',
+  BUMP: () =>
+    'Likely a connector or a bump of impedance: the excess grows with the square of the frequency.',
+  RIPPLE: (c) =>
+    `Likely a mismatch inside: the loss goes up and down by ${fixed(c.amount, 1)} dB over the sweep.`,
+};
+
+const NEXT_TESTS: Record<Cause['kind'], string> = {
+  CONTACT:
+    'Next: clean and remake one end, measure, then the other; or turn the cable round and bend each plug while reading.',
+  PROPORTIONAL:
+    'Next: measure its length, and read the print on the jacket; a sweep tells the speed of a wave in it, and with it the dielectric.',
+  CONDUCTOR:
+    'Next: open an end and look at the braid, dark or loose; measure a second piece of the same drum.',
+  DIELECTRIC:
+    'Next: look for dark braid and a wet plug; dry it indoors for a week and measure again. Water that goes leaves a lower loss.',
+  BUMP: 'Next: sweep from one end with the far end terminated, and see how far away the reflection lies.',
+  RIPPLE:
+    'Next: sweep from one end with the far end terminated, and see how far away the reflection lies.',
+};
+
+/** What a test says, sentence by sentence; the first is the verdict. */
+export function benchSentences(
+  analysis: BenchAnalysis,
+  piece: string,
+  type: string | null,
+  nameOf: (key: string) => string,
+): string[] {
+  const it = piece.trim() || 'This cable';
+  const { worst, outcome, cause } = analysis;
+  if (!outcome || !worst) return unjudged(analysis, it, nameOf);
+  const isAnother = analysis.findings.some((f) => f.code === 'OTHER_VELOCITY');
+  const sentences = [
+    tied(verdict(outcome, worst, it, type ?? 'its type')),
+    ...likeness(analysis, nameOf),
+  ];
+  if (isAnother) {
+    sentences.push(
+      'Likely another cable than its label says, or another length.',
+      'Next: measure its length with a tape, and read the print on the jacket.',
+    );
+  } else if (cause) {
+    sentences.push(tied(CAUSES[cause.kind](cause)), NEXT_TESTS[cause.kind]);
+  } else if (outcome === 'WORSE') {
+    sentences.push(
+      analysis.figures.length < 4
+        ? 'From fewer than four bands no cause can be told. Next: read more bands, far apart.'
+        : 'Its shape over frequency names no cause.',
+    );
+  }
+  return sentences;
+}
+
+function unjudged(analysis: BenchAnalysis, it: string, nameOf: (key: string) => string): string[] {
+  const top = analysis.figures.at(-1);
+  if (!top) return ['Nothing has been read yet.'];
+  return [
+    tied(`${it} loses ${fixed(top.lossDb, 2)} dB at ${frequencyText(top.frequencyMHz)}.`),
+    ...likeness(analysis, nameOf),
+  ];
+}
+
+function verdict(outcome: BenchOutcome, worst: BenchFigure, it: string, type: string): string {
+  const at = frequencyText(worst.frequencyMHz);
+  const loss = fixed(worst.lossDb, 2);
+  const expected = fixed(worst.expectedDb ?? 0, 2);
+  const excess = fixed(Math.abs(worst.excessDb ?? 0), 2);
+  const share = fixed(Math.abs((worst.percentOfSheet ?? 100) - 100), 0);
+  switch (outcome) {
+    case 'AS_THE_SHEET':
+      return `${it} is as ${type} promises: farthest off at ${at}, with ${loss} dB where ${expected} dB are expected.`;
+    case 'WORSE':
+      return `${it} loses ${excess} dB (${share} %) more than ${type} should at ${at}: ${loss} dB where ${expected} dB are expected.`;
+    case 'BETTER_THAN_IT_CAN_BE':
+      return `${it} loses ${excess} dB less than ${type} can at ${at}. That is better than it can be: check the length, the type and the baseline.`;
+  }
+}
+
+function likeness(analysis: BenchAnalysis, nameOf: (key: string) => string): string[] {
+  const names = analysis.likeTypes.map(nameOf);
+  if (names.length === 0) return [];
+  const list =
+    names.length === 1 ? names[0] : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`;
+  return [`It measures like ${list}.`];
+}
+
+const MISSING: Record<string, string> = {
+  through: 'A sweep from one end to the other is wanted, a file that ends in .s2p.',
+  oneEnd:
+    'A sweep of one end is wanted (.s1p), with the far end open, and another with it shorted.',
+  lead: 'What does the lead of the baseline lose? Say its type and length, or its dB.',
+  type: 'Say which type it is, and its losses are held against what that promises.',
+  length: 'Say how long it is, and its losses are held against what its type promises.',
+};
+
+/** What the operator should know, with its number. */
+export function benchFindingText(finding: Finding): string {
+  const value = (name: string) => Number(finding.values[name] ?? 0);
+  switch (finding.code) {
+    case 'MISSING':
+      return MISSING[String(finding.values.what)] ?? finding.text;
+    case 'THROUGH_ABOVE_BASELINE':
+      return tied(
+        `At ${frequencyText(value('frequencyMHz'))} more came through the cable than without it. Something changed between the two: the power, the range of the meter, or a plug.`,
+      );
+    case 'LEVELS_DISAGREE':
+      return tied(
+        `Two readings at ${frequencyText(value('frequencyMHz'))} give ${fixed(value('oneDb'), 2)} and ${fixed(value('otherDb'), 2)} dB, farther apart than they may be wrong. A contact that warms up loses more at high power; or the meter reads its ranges differently.`,
+      );
+    case 'CONNECTORS_BELOW_NOTHING':
+      return tied(
+        `At ${frequencyText(value('frequencyMHz'))} the connectors would gain ${fixed(-value('connectorsDb'), 2)} dB: the longer piece loses too little for its length. Are they of one type?`,
+      );
+    case 'SHORT_AND_LOSSY':
+      return tied(
+        `So short a piece hardly loses anything in the cable: the ${fixed(value('excessDb'), 1)} dB are in a connector, or in the calibration.`,
+      );
+    case 'BAND_NOT_SWEPT':
+      return tied(
+        `The sweep says nothing at ${(finding.values.frequenciesMHz as unknown as number[]).map((f) => frequencyText(f)).join(', ')}.`,
+      );
+    case 'SWEEP_GAINS':
+      return tied(
+        `It shows ${fixed(-value('leastDb'), 2)} dB of gain, and a cable has none: calibrate at the ends of the test leads, and sweep again.`,
+      );
+    case 'MORE_OUT_THAN_IN':
+      return 'More comes out of the ports than goes in: the calibration does not belong to this set-up.';
+    case 'RIPPLE_EVERYWHERE':
+      return tied(
+        `The loss wavers by ${fixed(value('rippleDb'), 1)} dB over the whole sweep: no calibration, or a loose plug while sweeping.`,
+      );
+    case 'MISMATCH_COUNTS':
+      return tied(
+        `What comes through differs from the matched loss by up to ${fixed(value('differenceDb'), 2)} dB, since something in it does not match the analyser. The matched loss is the one that is judged.`,
+      );
+    case 'OTHER_VELOCITY':
+      return tied(
+        `A wave is in it at ${fixed(value('measured'), 3)} of light’s speed, where its type has ${plain(value('promised'), 3)}: another cable, or ${fixed(value('lengthByTypeM'), 1)} m long rather than ${plain(value('statedM'), 2)} m.`,
+      );
+    case 'OTHER_IMPEDANCE':
+      return tied(
+        `It has ${fixed(value('measuredOhm'), 0)} Ω, where its type has ${plain(value('typeOhm'), 1)} Ω.`,
+      );
+    case 'ESTIMATE':
+      return `An estimate, from one look. A second sweep with the far end ${String(finding.values.missing)} makes it a measurement.`;
+    case 'LEAD_STAYED_IN':
+      return 'The lead stayed in for both readings, so it weakens both alike and nothing is added.';
+    case 'LEAD_TAKEN_OUT':
+      return tied(
+        `The baseline was read through a lead that was then taken out, so what it loses is added to the cable: ${fixed(value('leadDb'), 2)} dB at ${frequencyText(value('frequencyMHz'))}.`,
+      );
+    default:
+      return `${finding.text[0]?.toUpperCase() ?? ''}${finding.text.slice(1)}.`;
+  }
+}
+
+/** The usual caution where the work meets it. */
+export const BENCH_CAUTIONS: Record<BenchNotes['method'], string> = {
+  WATTMETER:
+    'Key down only as long as a reading takes, into a load that bears the power, and never without one. A dummy load gets hot. Your licence and local rules stand above this sheet.',
+  THROUGH_SWEEP:
+    'Take the radio off first: its power destroys an analyser. So does the charge on a long cable outdoors; short it before you connect, and stay away when there is thunder about.',
+  ONE_END_SWEEP:
+    'Take the radio off first: its power destroys an analyser. So does the charge on a long cable outdoors; short it before you connect, and stay away when there is thunder about.',
+  LOSSES:
+    'Whatever was measured: a radio is never keyed without a load, and an analyser never sees a transmitter.',
+};
