@@ -59,6 +59,21 @@ const views = [
     },
   },
   {
+    name: 'bench',
+    path: '/bench?tests=00000000-0000-4000-8000-0000000b0004 00000000-0000-4000-8000-0000000b0009 00000000-0000-4000-8000-0000000b0007',
+    act: (page) => page.getByLabel('losses side by side', { exact: true }).waitFor(),
+  },
+  {
+    name: 'bench-test',
+    path: '/bench/00000000-0000-4000-8000-0000000b0004',
+    act: (page) => page.getByText('Likely water').waitFor(),
+  },
+  {
+    name: 'bench-sweep',
+    path: '/bench/00000000-0000-4000-8000-0000000b0005',
+    act: (page) => page.getByText('It measures like').waitFor(),
+  },
+  {
     name: 'line-view',
     path: `${wire}?view=line`,
     act: (page) => page.mouse.move(420, 430),

@@ -56,7 +56,12 @@ export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
           }))}
         />
       )}
-      <div className="max-w-full overflow-x-auto">
+      <div
+        className="max-w-full overflow-x-auto"
+        role="region"
+        aria-label="losses side by side, to be scrolled"
+        tabIndex={0}
+      >
         <table aria-label="losses side by side" className="text-[12px]">
           <thead className="text-left text-[11px] text-soft">
             <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-4 [&>th]:font-normal">

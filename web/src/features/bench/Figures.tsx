@@ -7,7 +7,12 @@ import { OutcomeMark } from './OutcomeMark';
 export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; fullDb: number }) {
   if (figures.length === 0) return null;
   return (
-    <div className="max-w-full overflow-x-auto">
+    <div
+      className="max-w-full overflow-x-auto"
+      role="region"
+      aria-label="losses, to be scrolled"
+      tabIndex={0}
+    >
       <table aria-label="losses" className="w-full max-w-[760px] text-[12px]">
         <thead className="text-left text-[11px] text-soft">
           <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
@@ -16,7 +21,9 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
             <th scope="col">per 100 m, dB</th>
             <th scope="col">expected</th>
             <th scope="col">of the sheet</th>
-            <th scope="col" aria-label="drawn" />
+            <th scope="col">
+              <span className="sr-only">drawn</span>
+            </th>
             <th scope="col">it is</th>
           </tr>
         </thead>

@@ -23,7 +23,12 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
   const narrow = useNarrow();
   return (
     <>
-      <div className="max-w-full overflow-x-auto">
+      <div
+        className="max-w-full overflow-x-auto"
+        role="region"
+        aria-label="readings, to be scrolled"
+        tabIndex={0}
+      >
         <table aria-label="readings" className="w-full text-[12px] min-[700px]:text-[13px]">
           <thead className="text-left text-[11px] text-soft">
             <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
@@ -35,9 +40,13 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
               {!narrow && (
                 <>
                   <th scope="col">expected</th>
-                  <th scope="col" aria-label="drawn" />
+                  <th scope="col">
+                    <span className="sr-only">drawn</span>
+                  </th>
                   <th scope="col">it is</th>
-                  <th scope="col" aria-label="rows" />
+                  <th scope="col">
+                    <span className="sr-only">rows</span>
+                  </th>
                 </>
               )}
             </tr>

@@ -66,7 +66,7 @@ function SweepFile({
     mutationFn: async (chosen: File) => {
       if (chosen.size > MOST_FILE_BYTES) {
         throw new Error(
-          `${chosen.name} has ${fixed(chosen.size / 1024 / 1024, 0)} MB; a sweep of at most 4 MB is read. Take fewer points`,
+          `the file ${chosen.name} has ${fixed(chosen.size / 1024 / 1024, 0)} MB; a sweep of at most 4 MB is read. Take fewer points`,
         );
       }
       const text = await chosen.text();
