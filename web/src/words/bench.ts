@@ -1,7 +1,8 @@
 /** What the bench says: verdicts, likely causes, the next test that would tell. */
 
-import type { BenchAnalysis, BenchFigure, BenchNotes, BenchOutcome } from '../api';
-import { fixed, frequencyText, plain, tied } from '../units';
+import type { BenchAnalysis, BenchFigure, BenchNotes, BenchOutcome, Schemas } from '../api';
+import { fixed, frequencyText, lengthText, plain, tied } from '../units';
+import type { LengthUnit } from '../units';
 
 type Cause = NonNullable<BenchAnalysis['cause']>;
 type Finding = BenchAnalysis['findings'][number];
@@ -203,3 +204,39 @@ export const BENCH_CAUTIONS: Record<BenchNotes['method'], string> = {
   LOSSES:
     'Whatever was measured: a radio is never keyed without a load, and an analyser never sees a transmitter.',
 };
+
+type Peak = Schemas['ReflectionPeakResponse'];
+
+/** What a reflection is taken for. */
+export const PEAK_WORDS: Record<Peak['kind'], string> = {
+  END: 'end',
+  JOINT: 'joint',
+  ECHO: 'echo',
+  CHANGE: 'something',
+};
+
+export const WINDOW_WORDS: Record<NonNullable<Schemas['DistanceRequest']['window']>, string> = {
+  KAISER: 'Kaiser: weak beside strong',
+  HANN: 'Hann',
+  NONE: 'none: finest',
+};
+
+/** One reflection in words. */
+export function peakSentence(peak: Peak, lengths: LengthUnit): string {
+  const at = lengthText(Number(peak.distanceM.toFixed(1)), lengths);
+  const size = `${fixed(100 * peak.reflection, 1)} % of the wave, ${fixed(peak.returnLossDb, 0)} dB down`;
+  switch (peak.kind) {
+    case 'END':
+      return tied(`At ${at} it ends: ${size}.`);
+    case 'JOINT':
+      return tied(`At ${at} there is a joint: ${size}.`);
+    case 'ECHO':
+      return tied(
+        `At ${at} lies an echo of what is at ${lengthText(Number((peak.echoOfM ?? 0).toFixed(1)), lengths)}, nothing of its own.`,
+      );
+    case 'CHANGE':
+      return tied(
+        `At ${at} something changes: ${size}. A kink, a crush, water, or a joint that nobody noted.`,
+      );
+  }
+}

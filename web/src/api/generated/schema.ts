@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/distances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What reflects where along a line, from a kept sweep of one end */
+        post: operations["lookAlong"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/files": {
         parameters: {
             query?: never;
@@ -939,6 +956,8 @@ export interface components {
             station?: components["schemas"]["StationRequest"];
             /** Format: double */
             temperatureC?: number;
+            /** Format: uuid */
+            terminatedFileId?: string;
             /** Format: date */
             testedOn?: string;
             /** Format: uuid */
@@ -1380,6 +1399,29 @@ export interface components {
              * @enum {string}
              */
             kind: "DEVICE";
+        };
+        DistanceRequest: {
+            cableKey?: string;
+            /** Format: uuid */
+            fileId: string;
+            jointsM?: number[];
+            /** Format: double */
+            lengthM?: number;
+            /** Format: double */
+            velocityFactor?: number;
+            /** @enum {string} */
+            window?: "KAISER" | "HANN" | "NONE";
+        };
+        DistanceResponse: {
+            /** Format: double */
+            farthestM: number;
+            peaks: components["schemas"]["ReflectionPeakResponse"][];
+            places: components["schemas"]["ReflectionPlaceResponse"][];
+            resampled: boolean;
+            /** Format: double */
+            resolutionM: number;
+            /** Format: double */
+            velocityFactor: number;
         };
         EasedResponse: {
             /** Format: double */
@@ -1900,6 +1942,24 @@ export interface components {
             /** Format: double */
             preamplifierNoiseFigureDb?: number;
         };
+        ReflectionPeakResponse: {
+            /** Format: double */
+            distanceM: number;
+            /** Format: double */
+            echoOfM: number | null;
+            /** @enum {string} */
+            kind: "END" | "JOINT" | "ECHO" | "CHANGE";
+            /** Format: double */
+            reflection: number;
+            /** Format: double */
+            returnLossDb: number;
+        };
+        ReflectionPlaceResponse: {
+            /** Format: double */
+            distanceM: number;
+            /** Format: double */
+            reflection: number;
+        };
         RelaxationResponse: {
             eased: components["schemas"]["EasedResponse"][];
             name: string;
@@ -2274,6 +2334,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchAnalysisResponse"];
+                };
+            };
+        };
+    };
+    lookAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DistanceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DistanceResponse"];
                 };
             };
         };

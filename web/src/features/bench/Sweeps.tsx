@@ -7,14 +7,16 @@ import { Plot } from '../../ui';
 import { fixed, frequencyText, lengthText, plain, significant } from '../../units';
 import type { LengthUnit } from '../../units';
 import { capital } from '../../words';
+import { LookAlong } from './LookAlong';
 import { MOST_FILE_BYTES } from './notes';
 
-type FileField = 'throughFileId' | 'openFileId' | 'shortedFileId';
+type FileField = 'throughFileId' | 'openFileId' | 'shortedFileId' | 'terminatedFileId';
 
 const FIELDS: Record<FileField, string> = {
   throughFileId: 'sweep from end to end (.s2p)',
   openFileId: 'far end open (.s1p)',
   shortedFileId: 'far end shorted (.s1p)',
+  terminatedFileId: 'far end on a load (.s1p), to look along it',
 };
 
 interface Props {
@@ -29,7 +31,13 @@ interface Props {
 /** The sweeps of a test: the files, and the curve of what the cable loses. */
 export function Sweeps({ notes, analysis, files, onChange, onFile }: Props) {
   const fields: FileField[] =
-    notes.method === 'THROUGH_SWEEP' ? ['throughFileId'] : ['openFileId', 'shortedFileId'];
+    notes.method === 'THROUGH_SWEEP'
+      ? ['throughFileId']
+      : ['openFileId', 'shortedFileId', 'terminatedFileId'];
+  const looked =
+    notes.method === 'THROUGH_SWEEP'
+      ? notes.throughFileId
+      : (notes.terminatedFileId ?? notes.openFileId ?? notes.shortedFileId);
   return (
     <div className="flex flex-col gap-2">
       <div className="flex flex-wrap gap-x-8 gap-y-2">
@@ -47,6 +55,7 @@ export function Sweeps({ notes, analysis, files, onChange, onFile }: Props) {
         ))}
       </div>
       {analysis && analysis.curve.length > 0 && <SweptCurve analysis={analysis} />}
+      {looked && <LookAlong notes={notes} fileId={looked} />}
     </div>
   );
 }

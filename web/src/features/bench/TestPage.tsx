@@ -206,7 +206,10 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
               <button
                 type="button"
                 className="action"
-                disabled={store.isPending || (worked?.figures.length ?? 0) === 0}
+                disabled={
+                  store.isPending ||
+                  ((worked?.figures.length ?? 0) === 0 && !notes.terminatedFileId)
+                }
                 onClick={() => store.mutate()}
               >
                 {stored ? 'Keep the correction' : 'Keep this test'}

@@ -36,7 +36,7 @@ public record DistanceToFault(
     private static final double ABOVE_NOISE = 4;
 
     /** A top must stand so far above the ripple of a stronger one. */
-    private static final double LOBE_MARGIN_DB = 2;
+    private static final double LOBE_MARGIN_DB = 3;
 
     private static final int ZERO_PADDING = 8;
 
@@ -89,6 +89,7 @@ public record DistanceToFault(
         NONE(1.3, -13);
 
         private static final double BETA = 6;
+        private static final double FAR_LOBE_DB = -34;
 
         private final double widening;
         private final double sideLobeDb;
@@ -99,13 +100,13 @@ public record DistanceToFault(
         }
 
         /**
-         * The highest ripple that it leaves beside a peak, dB under it. Without a window it falls with distance; with one it
-         * is low enough everywhere.
+         * The highest ripple that it leaves beside a peak, dB under it. Without a window it falls with distance, though not
+         * for ever, since the loss of a line over frequency is a window too; with one it is low enough everywhere.
          *
          * @param cells distance from the peak, in the finest resolution there is
          */
         private double sideLobeDb(double cells) {
-            return this == NONE ? -20 * Math.log10(Math.PI * Math.max(1, cells)) : sideLobeDb;
+            return this == NONE ? Math.max(FAR_LOBE_DB, -20 * Math.log10(Math.PI * Math.max(1, cells))) : sideLobeDb;
         }
 
         private double[] weights(int n) {

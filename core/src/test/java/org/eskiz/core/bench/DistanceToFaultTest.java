@@ -75,7 +75,7 @@ class DistanceToFaultTest {
 
     @Test
     void aWindowShowsAWeakReflectionBesideAStrongOne() {
-        List<double[]> both = List.of(new double[] {20, 0.3}, new double[] {20.9, 0.01});
+        List<double[]> both = List.of(new double[] {20, 0.3}, new double[] {20.9, 0.004});
         assertThat(distances(look(LAW, both, Window.KAISER, true), p -> true)).hasSize(2);
         assertThat(distances(look(LAW, both, Window.NONE, true), p -> true)).hasSize(1);
     }

@@ -34,10 +34,12 @@ class BenchController {
 
     private final BenchService bench;
     private final BenchFiles files;
+    private final Distances distances;
 
-    BenchController(BenchService bench, BenchFiles files) {
+    BenchController(BenchService bench, BenchFiles files, Distances distances) {
         this.bench = bench;
         this.files = files;
+        this.distances = distances;
     }
 
     @PostMapping(path = "/analyses", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -110,6 +112,12 @@ class BenchController {
     ResponseEntity<String> touchstone(@PathVariable UUID id, @RequestParam(defaultValue = "RI") Touchstone.Form form) {
         return attachment(
                 files.name(id), new MediaType("text", "plain", StandardCharsets.UTF_8), files.touchstone(id, form));
+    }
+
+    @PostMapping(path = "/distances", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "lookAlong", summary = "What reflects where along a line, from a kept sweep of one end")
+    DistanceResponse look(@RequestBody DistanceRequest request) {
+        return distances.look(request);
     }
 
     @PostMapping(path = "/loss-tables", consumes = MediaType.APPLICATION_JSON_VALUE)

@@ -35,7 +35,7 @@ class BenchDemo implements DemoPart {
     public void load() {
         Map<String, UUID> stored = new HashMap<>();
         for (JsonNode test : json.readTree(text("bench.json"))) {
-            for (String field : new String[] {"throughFileId", "openFileId", "shortedFileId"}) {
+            for (String field : new String[] {"throughFileId", "openFileId", "shortedFileId", "terminatedFileId"}) {
                 JsonNode name = test.get(field);
                 if (name != null) {
                     UUID id = stored.computeIfAbsent(

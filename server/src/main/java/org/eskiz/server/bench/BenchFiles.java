@@ -75,11 +75,20 @@ class BenchFiles {
         Map.of(
                         "throughFileId", Stream.ofNullable(test.throughFileId()).toList(),
                         "openFileId", Stream.ofNullable(test.openFileId()).toList(),
-                        "shortedFileId", Stream.ofNullable(test.shortedFileId()).toList())
+                        "shortedFileId", Stream.ofNullable(test.shortedFileId()).toList(),
+                        "terminatedFileId",
+                                Stream.ofNullable(test.terminatedFileId()).toList())
                 .forEach((field, ids) -> ids.stream()
                         .filter(id -> files.findByIdAndOperatorId(id, operators.current())
                                 .isEmpty())
                         .forEach(id -> faults.add(field, "there is no sweep " + id)));
+    }
+
+    @Transactional(readOnly = true)
+    Sweep sweep(UUID id) {
+        return files.findByIdAndOperatorId(id, operators.current())
+                .map(f -> Touchstone.read(f.content))
+                .orElseThrow(() -> new InvalidRequestException("fileId", "there is no sweep " + id));
     }
 
     /** A sweep in the form that is asked for. */
@@ -94,7 +103,7 @@ class BenchFiles {
     }
 
     static Stream<UUID> ids(BenchTestRequest test) {
-        return Stream.of(test.throughFileId(), test.openFileId(), test.shortedFileId())
+        return Stream.of(test.throughFileId(), test.openFileId(), test.shortedFileId(), test.terminatedFileId())
                 .filter(Objects::nonNull)
                 .distinct();
     }

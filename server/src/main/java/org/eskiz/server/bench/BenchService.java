@@ -267,7 +267,8 @@ class BenchService {
             faults.add("testedOn", "must be given: the day of the test");
         }
         faults.refuse();
-        if (analysis(request, catalogue).figures().isEmpty()) {
+        if (request.terminatedFileId() == null
+                && analysis(request, catalogue).figures().isEmpty()) {
             faults.add("readings", "there is nothing to keep yet: no reading comes to a loss");
         }
         faults.refuse();
@@ -336,6 +337,7 @@ class BenchService {
                 r.throughFileId(),
                 r.openFileId(),
                 r.shortedFileId(),
+                r.terminatedFileId(),
                 r.note(),
                 r.setAside());
     }

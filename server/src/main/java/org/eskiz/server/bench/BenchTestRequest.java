@@ -27,6 +27,7 @@ import org.eskiz.server.http.Within;
  * @param throughFileId sweep from one end to the other
  * @param openFileId sweep of one end with the far one open
  * @param shortedFileId the same with it shorted
+ * @param terminatedFileId the same with a load on it, to look along the line
  * @param note what else was seen
  * @param setAside whether it is not to be counted
  */
@@ -65,6 +66,7 @@ record BenchTestRequest(
         UUID throughFileId,
         UUID openFileId,
         UUID shortedFileId,
+        UUID terminatedFileId,
         @PlainText(max = 4000) String note,
         Boolean setAside) {
 

@@ -83,6 +83,9 @@ final class SweptLine {
         Optional<Sweep.OnePort> shorted = onePort(test, test.noted().shortedFileId(), "shorted");
         List<Sweep.OnePort> both =
                 Stream.concat(open.stream(), shorted.stream()).toList();
+        if (both.isEmpty() && test.noted().terminatedFileId() != null) {
+            return Optional.empty();
+        }
         if (both.isEmpty()) {
             findings.add(
                     Code.MISSING,

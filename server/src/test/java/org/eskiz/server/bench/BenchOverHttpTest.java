@@ -238,6 +238,43 @@ class BenchOverHttpTest {
     }
 
     @Test
+    void aLookAlongALineTellsWhatReflectsWhere(Api api) {
+        String file = store(api, "kink-foam7-27m4.s1p");
+        String asked = "{\"fileId\": \"%s\", \"cableKey\": \"foam-7\", \"lengthM\": 27.4%s}";
+        JsonNode found = api.post("/api/bench/distances", asked.formatted(file, ""))
+                .expect(200)
+                .json();
+        double resolution = found.get("resolutionM").asDouble();
+        assertThat(found.get("velocityFactor").asDouble()).isEqualTo(0.84);
+        assertThat(distance(found, "CHANGE")).isCloseTo(11.2, within(resolution));
+        assertThat(distance(found, "END")).isCloseTo(27.4, within(resolution));
+        assertThat(found.get("places").size()).isBetween(100, 900);
+        JsonNode slower = api.post(
+                        "/api/bench/distances",
+                        asked.formatted(file, ", \"velocityFactor\": 0.66, \"window\": \"HANN\""))
+                .expect(200)
+                .json();
+        assertThat(distance(slower, "CHANGE")).isCloseTo(11.2 * 0.66 / 0.84, within(resolution));
+        api.post("/api/bench/distances", "{\"fileId\": \"" + file + "\"}").expect(422);
+        // such a look is worth keeping, though it says nothing of the loss
+        api.post(
+                        "/api/bench/tests",
+                        "{\"id\": \"%s\", \"method\": \"ONE_END_SWEEP\", \"testedOn\": \"2026-05-03\", \"terminatedFileId\": \"%s\"}"
+                                .formatted(UUID.randomUUID(), file))
+                .expect(201);
+    }
+
+    private static double distance(JsonNode found, String kind) {
+        return found.get("peaks")
+                .valueStream()
+                .filter(p -> p.get("kind").asString().equals(kind))
+                .findFirst()
+                .orElseThrow()
+                .get("distanceM")
+                .asDouble();
+    }
+
+    @Test
     void theWrongKindOfSweepAndStepsTooCoarseAreSaid(Api api) {
         String one = store(api, "kink-foam7-27m4.s1p");
         assertThat(impossible(api, "THROUGH_SWEEP", "throughFileId", one, 27)).contains("sweep of one port");

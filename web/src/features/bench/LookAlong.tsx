@@ -1,0 +1,156 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { BenchNotes, Schemas } from '../../api';
+import { answered, api } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { QuantityField, Select, useWidth } from '../../ui';
+import { fixed, lengthText, plain } from '../../units';
+import { capital, PEAK_WORDS, peakSentence, WINDOW_WORDS } from '../../words';
+
+type Distances = Schemas['DistanceResponse'];
+type Window = NonNullable<Schemas['DistanceRequest']['window']>;
+
+const HEIGHT = 120;
+const LINE = 92;
+const LEFT = 8;
+
+/** What reflects where along the line, drawn above the line itself. */
+export function LookAlong({ notes, fileId }: { notes: BenchNotes; fileId: string }) {
+  const [velocity, setVelocity] = useState<number | null>(null);
+  const [window, setWindow] = useState<Window>('KAISER');
+  const { lengths } = usePreferences();
+  const look = useQuery({
+    queryKey: ['bench', 'distances', fileId, notes.cableKey, notes.lengthM, velocity, window],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST('/api/bench/distances', {
+          body: {
+            fileId,
+            window,
+            cableKey: notes.cableKey,
+            lengthM: notes.lengthM,
+            velocityFactor: velocity ?? (notes.cableKey ? undefined : USUAL_VELOCITY),
+          },
+          signal,
+        }),
+      ),
+    placeholderData: keepPreviousData,
+  });
+  const found = look.data;
+  return (
+    <section aria-label="along the line" className="flex flex-col gap-1">
+      <span className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+        <h2 className="text-[14px] font-bold">Along the line</h2>
+        {found && (
+          <span className="inline-flex items-baseline gap-1 text-soft">
+            at a velocity factor of
+            <QuantityField
+              label="velocity factor of the line"
+              kind="ratio"
+              unit=""
+              unitLabel=""
+              value={found.velocityFactor}
+              show={(v) => plain(v, 3)}
+              say={(v) => plain(v, 3)}
+              onCommit={setVelocity}
+            />
+          </span>
+        )}
+        <label className="inline-flex items-baseline gap-1 text-soft">
+          window
+          <Select
+            label="window"
+            value={window}
+            options={(Object.keys(WINDOW_WORDS) as Window[]).map((value) => ({
+              value,
+              text: WINDOW_WORDS[value],
+            }))}
+            onChange={setWindow}
+          />
+        </label>
+      </span>
+      {look.isError && (
+        <p role="alert" className="text-fail">
+          {capital(look.error.message)}.
+        </p>
+      )}
+      {found && (
+        <>
+          <Strip found={found} lengthM={notes.lengthM} />
+          <ul aria-label="reflections" className="text-[12px]">
+            {found.peaks.length === 0 && <li>Nothing along it reflects more than the noise.</li>}
+            {found.peaks.map((p) => (
+              <li key={p.distanceM}>{peakSentence(p, lengths)}</li>
+            ))}
+          </ul>
+          <p className="text-[12px] text-soft">
+            Told apart from {lengthText(Number(found.resolutionM.toPrecision(2)), lengths)}; up to{' '}
+            {lengthText(Number(found.farthestM.toPrecision(3)), lengths)}, where distances begin
+            again.{found.resampled && ' The steps were not even and were brought to even ones.'}
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** Of solid polyethylene; stated on the sheet and to be changed there. */
+const USUAL_VELOCITY = 0.66;
+
+function Strip({ found, lengthM }: { found: Distances; lengthM: number | undefined }) {
+  const { lengths } = usePreferences();
+  const [box, width] = useWidth<HTMLDivElement>();
+  const far = found.places.at(-1)?.distanceM ?? 1;
+  const most = Math.max(0.01, ...found.places.map((p) => p.reflection));
+  const x = (m: number) => LEFT + (m / far) * Math.max(1, width - 2 * LEFT);
+  const y = (r: number) => LINE - 12 - (r / most) * (LINE - 34);
+  const end = lengthM ?? far;
+  const path = found.places
+    .map(
+      (p, i) => `${i === 0 ? 'M' : 'L'}${x(p.distanceM).toFixed(1)} ${y(p.reflection).toFixed(1)}`,
+    )
+    .join('');
+  return (
+    <div ref={box}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`reflections along the line, up to ${fixed(100 * most, 1)} %`}
+        className="block"
+      >
+        <path d={path} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
+        <path d={`M${x(0)} ${LINE}H${x(end)}`} stroke="var(--ink)" strokeWidth="5" />
+        {end < far && (
+          <path d={`M${x(end)} ${LINE}H${x(far)}`} stroke="var(--hairline)" strokeDasharray="3 3" />
+        )}
+        {found.peaks.map((p) => (
+          <g key={p.distanceM}>
+            <path
+              d={`M${x(p.distanceM)} ${y(p.reflection) - 2}V${LINE + 6}`}
+              stroke="var(--blue)"
+              strokeDasharray={p.kind === 'ECHO' ? '2 3' : undefined}
+            />
+            <text
+              x={Math.min(width - 60, x(p.distanceM) + 4)}
+              y={Math.max(10, y(p.reflection) + 2)}
+              fontSize="11"
+              fill="var(--ink)"
+            >
+              {PEAK_WORDS[p.kind]}
+            </text>
+            <text
+              x={x(p.distanceM)}
+              y={LINE + 20}
+              fontSize="11"
+              textAnchor="middle"
+              fill="var(--ink-soft)"
+            >
+              {lengthText(Number(p.distanceM.toFixed(1)), lengths)}
+            </text>
+          </g>
+        ))}
+      </svg>
+    </div>
+  );
+}
