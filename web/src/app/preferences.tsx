@@ -34,6 +34,7 @@ const DEFAULTS: Settings = {
   gainCostPerDb: 20,
   powerCostPerDb: 20,
   tolerances: { typicalPercent: 10, sheetPercent: 5, measuredPercent: 5, guessedPercent: 30 },
+  instrumentHosts: null,
   palette: 'SYSTEM',
   letterShortcuts: true,
   demoHidden: false,

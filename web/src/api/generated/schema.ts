@@ -539,6 +539,176 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** One step of a calibration */
+        post: operations["calibrateInstrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/identity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Who is there; from now on this tab drives it */
+        post: operations["identifyInstrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Key the radio, read the wattmeter, let go of the key */
+        post: operations["takeReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let another tab drive it */
+        post: operations["releaseInstrument"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Connect another piece from the shelf of a stand-in, or one at random */
+        post: operations["connectCable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/shelf/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the connected piece of a stand-in really is */
+        post: operations["revealCable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/sweeps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin a sweep */
+        post: operations["beginSweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/sweeps/abort": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Break a sweep off */
+        post: operations["abortSweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/sweeps/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How far a sweep is */
+        post: operations["sweepProgress"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/sweeps/result": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Fetch a sweep that has run through, and keep it */
+        post: operations["fetchSweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/loads": {
         parameters: {
             query?: never;
@@ -1163,6 +1333,14 @@ export interface components {
             /** Format: double */
             velocityFactor: number;
         };
+        CalibrationRequest: {
+            instrument: components["schemas"]["InstrumentRequest"];
+            /** @enum {string} */
+            standard: "OPEN" | "SHORT" | "LOAD" | "THRU" | "SAVE";
+        };
+        CalibrationResponse: {
+            calibrated: boolean;
+        };
         CandidateRequest: {
             cable?: components["schemas"]["CableRequest"];
             cableKey?: string;
@@ -1491,6 +1669,14 @@ export interface components {
             /** Format: double */
             worstRelativeResidual: number;
         };
+        IdentityResponse: {
+            cable: string | null;
+            calibrated: boolean | null;
+            identity: string;
+            /** @enum {string} */
+            kind: "ANALYSER" | "WATTMETER";
+            shelf: string[];
+        };
         ImpedanceResponse: {
             /** Format: double */
             reactanceOhm: number;
@@ -1508,6 +1694,13 @@ export interface components {
             /** @enum {string} */
             what: "NEW" | "CHANGED" | "SAME" | "REFUSED";
             why: string | null;
+        };
+        InstrumentRequest: {
+            /** Format: uuid */
+            holder: string;
+            host: string;
+            /** Format: int32 */
+            port: number;
         };
         Joint: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             connectorKey?: string;
@@ -1909,6 +2102,18 @@ export interface components {
             outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
             trouble: string | null;
         };
+        ReadingTakenRequest: {
+            /** Format: double */
+            frequencyMHz: number;
+            instrument: components["schemas"]["InstrumentRequest"];
+            /** @enum {string} */
+            path: "DIRECT" | "CABLE";
+            /** Format: double */
+            powerW: number;
+        };
+        ReadingTakenResponse: {
+            text: string;
+        };
         ReasonResponse: {
             /** Format: int32 */
             band: number | null;
@@ -1998,6 +2203,10 @@ export interface components {
             /** Format: double */
             temperatureC?: number;
         };
+        RevealedResponse: {
+            label: string;
+            truth: string;
+        };
         RowResponse: {
             assignment: components["schemas"]["AssignmentResponse"][];
             cells: components["schemas"]["CellResponse"][];
@@ -2024,6 +2233,7 @@ export interface components {
             flatJointLossDb: number | null;
             /** Format: double */
             gainCostPerDb: number;
+            instrumentHosts: string | null;
             /** @enum {string} */
             lengths: "METRES" | "FEET";
             letterShortcuts: boolean;
@@ -2108,6 +2318,10 @@ export interface components {
             skipped: components["schemas"]["SkippedLineResponse"][];
             understood: components["schemas"]["UnderstoodResponse"];
         };
+        ShelfRequest: {
+            cable?: string;
+            instrument: components["schemas"]["InstrumentRequest"];
+        };
         ShorteningResponse: {
             row: components["schemas"]["RowResponse"];
             /** Format: double */
@@ -2145,6 +2359,21 @@ export interface components {
             powerInsteadW: number | null;
             row: components["schemas"]["RowResponse"];
         };
+        SweepBeginRequest: {
+            /** @enum {string} */
+            connection: "THROUGH" | "OPEN" | "SHORT" | "LOAD";
+            instrument: components["schemas"]["InstrumentRequest"];
+            /** Format: int32 */
+            points: number;
+            /** Format: double */
+            startMHz: number;
+            /** Format: double */
+            stopMHz: number;
+        };
+        SweepProgressResponse: {
+            /** Format: int32 */
+            percent: number;
+        };
         SweepRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
             overFrequency?: components["schemas"]["OverFrequency"];
@@ -2155,6 +2384,12 @@ export interface components {
             at: number[];
             bands: number[];
             rows: components["schemas"]["CurveResponse"][];
+        };
+        SweepResultRequest: {
+            /** @enum {string} */
+            connection: "THROUGH" | "OPEN" | "SHORT" | "LOAD";
+            instrument: components["schemas"]["InstrumentRequest"];
+            name: string;
         };
         SweptLineResponse: {
             /** Format: double */
@@ -3156,6 +3391,242 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FitResponse"];
+                };
+            };
+        };
+    };
+    calibrateInstrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CalibrationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationResponse"];
+                };
+            };
+        };
+    };
+    identifyInstrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentityResponse"];
+                };
+            };
+        };
+    };
+    takeReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingTakenRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingTakenResponse"];
+                };
+            };
+        };
+    };
+    releaseInstrument: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    connectCable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShelfRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IdentityResponse"];
+                };
+            };
+        };
+    };
+    revealCable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevealedResponse"];
+                };
+            };
+        };
+    };
+    beginSweep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SweepBeginRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepProgressResponse"];
+                };
+            };
+        };
+    };
+    abortSweep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sweepProgress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SweepProgressResponse"];
+                };
+            };
+        };
+    };
+    fetchSweep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SweepResultRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchFileResponse"];
                 };
             };
         };

@@ -44,3 +44,10 @@ create table bench_made_type (
     cable_type_id uuid not null references cable_type,
     primary key (test_id, cable_type_id)
 );
+
+-- Who drives an instrument: one at a time, and only for a while.
+create table instrument_lease (
+    address text primary key,
+    holder uuid not null,
+    until timestamptz not null
+);

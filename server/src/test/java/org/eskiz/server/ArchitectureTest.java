@@ -33,6 +33,17 @@ class ArchitectureTest {
             .resideInAnyPackage(
                     "org.eskiz.server..", "org.springframework..", "jakarta..", "tools.jackson..", "java.sql..");
 
+    /** Instruments are reached over a socket, whether they are stand-ins or not. */
+    @ArchTest
+    static final ArchRule standInsAreSpokenToLikeAnyInstrument = noClasses()
+            .that()
+            .resideInAnyPackage("org.eskiz.server..", "org.eskiz.core..")
+            .and()
+            .haveSimpleNameNotEndingWith("Test")
+            .should()
+            .dependOnClassesThat()
+            .resideInAPackage("org.eskiz.instruments..");
+
     @ArchTest
     static final ArchRule controllersDoNotTouchRepositoriesOrEntities = noClasses()
             .that()

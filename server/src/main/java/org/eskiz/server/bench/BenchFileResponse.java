@@ -7,5 +7,5 @@ import java.util.UUID;
  *
  * @param ports 1 or 2
  */
-record BenchFileResponse(
+public record BenchFileResponse(
         UUID id, String fileName, int ports, int points, double lowestMHz, double highestMHz, double referenceOhm) {}

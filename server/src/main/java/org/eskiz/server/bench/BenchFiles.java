@@ -24,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps what instruments wrote, as they wrote it; the same text twice is one file. */
 @Service
-class BenchFiles {
+public class BenchFiles {
 
     private final BenchFileRepository files;
     private final OperatorService operators;
@@ -34,6 +34,16 @@ class BenchFiles {
         this.files = files;
         this.operators = operators;
         this.clock = clock;
+    }
+
+    /**
+     * Keeps what an instrument has just measured.
+     *
+     * @param text in the Touchstone format
+     */
+    @Transactional
+    public BenchFileResponse keep(String fileName, String text) {
+        return store(new BenchFileRequest(fileName, text));
     }
 
     @Transactional

@@ -96,6 +96,11 @@ class ProblemAdvice {
         return e instanceof MismatchedInputException ? JsonPaths.withoutJavaNames(original) : original;
     }
 
+    @ExceptionHandler(OutsideException.class)
+    ResponseEntity<ProblemDetail> outside(OutsideException e) {
+        return problem(HttpStatus.BAD_GATEWAY, "Outside", e.getMessage(), List.of());
+    }
+
     @ExceptionHandler(TooLargeException.class)
     ResponseEntity<ProblemDetail> tooLarge(TooLargeException e) {
         return problem(HttpStatus.CONTENT_TOO_LARGE, "Too large", e.getMessage(), List.of());

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.NotNull;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.server.http.CurrencyCode;
 import org.eskiz.server.http.OrNull;
+import org.eskiz.server.http.PlainText;
 import org.eskiz.server.http.Within;
 
 /**
@@ -25,6 +26,7 @@ import org.eskiz.server.http.Within;
  * @param gainCostPerDb what a dB of antenna gain costs them
  * @param powerCostPerDb what a dB of radio power costs them
  * @param tolerances how far cables may be off what is said of them
+ * @param instrumentHosts hosts of instruments that may be reached besides this machine, apart by spaces; null for none
  * @param palette of the screen
  * @param letterShortcuts whether single letters are shortcuts
  * @param demoHidden whether the plans of the demo are left out of the list
@@ -58,6 +60,7 @@ public record Settings(
         Double powerCostPerDb,
 
         @NotNull(message = "must be given") @Valid Tolerances tolerances,
+        @OrNull @PlainText(max = 500) String instrumentHosts,
         @NotNull(message = "must be given") Palette palette,
         @NotNull(message = "must be given") Boolean letterShortcuts,
         @NotNull(message = "must be given") Boolean demoHidden) {
@@ -77,6 +80,7 @@ public record Settings(
             20.0,
             20.0,
             new Tolerances(10.0, 5.0, 5.0, 30.0),
+            null,
             Palette.SYSTEM,
             true,
             false);
@@ -113,6 +117,7 @@ public record Settings(
                 gainCostPerDb,
                 powerCostPerDb,
                 tolerances,
+                instrumentHosts,
                 palette,
                 letterShortcuts,
                 demoHidden);

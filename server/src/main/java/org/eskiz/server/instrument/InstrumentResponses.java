@@ -1,0 +1,40 @@
+package org.eskiz.server.instrument;
+
+import java.util.List;
+import org.eskiz.server.http.OrNull;
+
+/** What instruments answer. */
+final class InstrumentResponses {
+
+    private InstrumentResponses() {}
+
+    /** What stands at an address. */
+    enum InstrumentKind {
+        ANALYSER,
+        WATTMETER
+    }
+
+    /**
+     * An instrument.
+     *
+     * @param calibrated whether an analyser is; null for a wattmeter
+     * @param shelf labels of the pieces that a stand-in can measure; empty for a real one
+     * @param cable label of the connected one; null for a real one
+     */
+    record IdentityResponse(
+            String identity,
+            InstrumentKind kind,
+            @OrNull Boolean calibrated,
+            List<String> shelf,
+            @OrNull String cable) {}
+
+    record CalibrationResponse(boolean calibrated) {}
+
+    record SweepProgressResponse(int percent) {}
+
+    /** Power, as one would note it: {@code 97.8-98.9}. */
+    record ReadingTakenResponse(String text) {}
+
+    /** What a piece of the shelf really is. */
+    record RevealedResponse(String label, String truth) {}
+}

@@ -1,0 +1,236 @@
+package org.eskiz.server.instrument;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.regex.Pattern;
+import java.util.stream.IntStream;
+import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.bench.Touchstone;
+import org.eskiz.server.bench.BenchFileResponse;
+import org.eskiz.server.bench.BenchFiles;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.http.OutsideException;
+import org.eskiz.server.instrument.InstrumentRequests.CalibrationRequest;
+import org.eskiz.server.instrument.InstrumentRequests.Connection;
+import org.eskiz.server.instrument.InstrumentRequests.ReadingTakenRequest;
+import org.eskiz.server.instrument.InstrumentRequests.ShelfRequest;
+import org.eskiz.server.instrument.InstrumentRequests.Standard;
+import org.eskiz.server.instrument.InstrumentRequests.SweepBeginRequest;
+import org.eskiz.server.instrument.InstrumentRequests.SweepResultRequest;
+import org.eskiz.server.instrument.InstrumentResponses.CalibrationResponse;
+import org.eskiz.server.instrument.InstrumentResponses.IdentityResponse;
+import org.eskiz.server.instrument.InstrumentResponses.InstrumentKind;
+import org.eskiz.server.instrument.InstrumentResponses.ReadingTakenResponse;
+import org.eskiz.server.instrument.InstrumentResponses.RevealedResponse;
+import org.eskiz.server.instrument.InstrumentResponses.SweepProgressResponse;
+import org.springframework.stereotype.Service;
+
+/** Asks instruments. */
+@Service
+class Instruments {
+
+    private static final int SHORT_MS = 4000;
+    private static final int DATA_MS = 20_000;
+
+    private static final int READINGS = 8;
+    private static final long BETWEEN_READINGS_MS = 150;
+
+    /** Maker, model, serial number, firmware (IEEE 488.2). */
+    private static final Pattern IDENTITY = Pattern.compile("[^,]+,[^,]+,[^,]*,[^,]*");
+
+    private static final Pattern QUOTED = Pattern.compile("\"([^\"]*)\"");
+
+    private final InstrumentDoor door;
+    private final BenchFiles files;
+
+    Instruments(InstrumentDoor door, BenchFiles files) {
+        this.door = door;
+        this.files = files;
+    }
+
+    IdentityResponse identify(InstrumentRequest request) {
+        return door.talk(request, SHORT_MS, c -> {
+            String identity = c.ask("*IDN?");
+            if (!IDENTITY.matcher(identity).matches()) {
+                throw new OutsideException("what is at %s is no instrument: it answers \"%s\" when asked who it is"
+                        .formatted(request.address(), shown(identity)));
+            }
+            boolean isStandIn = identity.contains("Stand-in");
+            boolean isWattmeter = identity.toLowerCase(Locale.ROOT).contains("wattmeter");
+            return new IdentityResponse(
+                    identity,
+                    isWattmeter ? InstrumentKind.WATTMETER : InstrumentKind.ANALYSER,
+                    isWattmeter ? null : Boolean.valueOf(isOn(c.ask("SENS:CORR:STAT?"))),
+                    isStandIn ? quoted(c.ask("SIM:SHEL?")) : List.of(),
+                    isStandIn ? quoted(c.ask("SIM:CABL?")).stream().findFirst().orElse(null) : null);
+        });
+    }
+
+    CalibrationResponse calibrate(CalibrationRequest request) {
+        Faults.in(request).refuse();
+        return door.talk(request.instrument(), SHORT_MS, c -> {
+            c.command(
+                    request.standard() == Standard.SAVE
+                            ? "SENS:CORR:COLL:SAVE"
+                            : "SENS:CORR:COLL:ACQ " + request.standard());
+            return new CalibrationResponse(isOn(c.ask("SENS:CORR:STAT?")));
+        });
+    }
+
+    SweepProgressResponse begin(SweepBeginRequest request) {
+        Faults faults = Faults.in(request);
+        if (faults.isEmpty() && request.stopMHz() <= request.startMHz()) {
+            faults.add("stopMHz", "must be above startMHz %s, not %s".formatted(request.startMHz(), request.stopMHz()));
+        }
+        faults.refuse();
+        return door.talk(request.instrument(), SHORT_MS, c -> {
+            boolean isStandIn = c.ask("*IDN?").contains("Stand-in");
+            if (isStandIn && request.connection() != Connection.THROUGH) {
+                c.tell("SIM:FAR " + request.connection());
+            }
+            c.command(
+                    "SENS:FREQ:STAR " + hertz(request.startMHz()),
+                    "SENS:FREQ:STOP " + hertz(request.stopMHz()),
+                    "SENS:SWE:POIN " + request.points(),
+                    "INIT");
+            return new SweepProgressResponse(0);
+        });
+    }
+
+    SweepProgressResponse progress(InstrumentRequest request) {
+        return door.talk(
+                request,
+                SHORT_MS,
+                c -> new SweepProgressResponse((int) Math.max(0, Math.min(100, c.askNumber("SENS:SWE:PROG?")))));
+    }
+
+    void abort(InstrumentRequest request) {
+        door.talk(request, SHORT_MS, c -> {
+            c.command("ABOR");
+            return null;
+        });
+    }
+
+    /** Fetches what a sweep gave, and keeps it before anything is made of it. */
+    BenchFileResponse result(SweepResultRequest request) {
+        Faults.in(request).refuse();
+        Sweep sweep = door.talk(request.instrument(), DATA_MS, c -> {
+            int points = (int) c.askNumber("SENS:SWE:POIN?");
+            if (points < 2 || 16L * points > ScpiConnection.MOST_BLOCK_BYTES) {
+                throw new OutsideException(
+                        "the instrument speaks of %d points, which cannot be read".formatted(points));
+            }
+            List<Double> f = Arrays.stream(c.askBlock("CALC:DATA? FREQ", points))
+                    .map(hz -> hz / 1e6)
+                    .boxed()
+                    .toList();
+            return request.connection() == Connection.THROUGH
+                    ? new Sweep.TwoPort(50, f, through(c, points))
+                    : new Sweep.OnePort(50, f, parameters(c, "ONE", points));
+        });
+        String suffix = sweep instanceof Sweep.TwoPort ? ".s2p" : ".s1p";
+        String name = request.name().replaceAll("[^\\p{L}\\p{N} ._-]", "_") + suffix;
+        return files.keep(name, Touchstone.write(sweep, Touchstone.Form.RI));
+    }
+
+    private static List<Sweep.Scattering> through(ScpiConnection c, int points) {
+        List<Complex> s11 = parameters(c, "S11", points);
+        List<Complex> s21 = parameters(c, "S21", points);
+        List<Complex> s12 = parameters(c, "S12", points);
+        List<Complex> s22 = parameters(c, "S22", points);
+        return IntStream.range(0, points)
+                .mapToObj(i -> new Sweep.Scattering(s11.get(i), s21.get(i), s12.get(i), s22.get(i)))
+                .toList();
+    }
+
+    private static List<Complex> parameters(ScpiConnection c, String name, int points) {
+        double[] values = c.askBlock("CALC:DATA? " + name, 2 * points);
+        return IntStream.range(0, points)
+                .mapToObj(i -> Complex.ofCartesian(values[2 * i], values[2 * i + 1]))
+                .toList();
+    }
+
+    /** Keys the radio, reads for a while, and lets go of the key whatever happens. */
+    ReadingTakenResponse read(ReadingTakenRequest request) {
+        Faults.in(request).refuse();
+        return door.talk(request.instrument(), DATA_MS, c -> {
+            c.command(
+                    "SOUR:FREQ " + hertz(request.frequencyMHz()),
+                    "SOUR:POW " + request.powerW(),
+                    "ROUT:PATH " + request.path(),
+                    "OUTP ON");
+            try {
+                double[] watts = new double[READINGS];
+                for (int i = 0; i < READINGS; i++) {
+                    pause();
+                    watts[i] = c.askNumber("MEAS:POW?");
+                }
+                return new ReadingTakenResponse(noted(watts));
+            } finally {
+                c.tell("OUTP OFF");
+            }
+        });
+    }
+
+    private static String noted(double[] watts) {
+        double least = Arrays.stream(watts).min().orElseThrow();
+        double most = Arrays.stream(watts).max().orElseThrow();
+        String form = most < 10 ? "%.2f" : "%.1f";
+        String low = String.format(Locale.ROOT, form, least);
+        String high = String.format(Locale.ROOT, form, most);
+        return low.equals(high) ? low : low + "-" + high;
+    }
+
+    IdentityResponse connect(ShelfRequest request) {
+        Faults.in(request).refuse();
+        door.talk(request.instrument(), SHORT_MS, c -> {
+            c.command(
+                    request.cable() == null
+                            ? "SIM:BLIN"
+                            : "SIM:CABL \"" + request.cable().replace("\"", "") + "\"");
+            return null;
+        });
+        return identify(request.instrument());
+    }
+
+    RevealedResponse reveal(InstrumentRequest request) {
+        List<String> said = door.talk(request, SHORT_MS, c -> quoted(c.ask("SIM:REV?")));
+        if (said.size() != 2) {
+            throw new InvalidRequestException(
+                    "instrument", "this is no stand-in: what is connected is what you connected");
+        }
+        return new RevealedResponse(said.get(0), said.get(1));
+    }
+
+    void release(InstrumentRequest request) {
+        door.release(request);
+    }
+
+    private static boolean isOn(String answer) {
+        return answer.equals("1") || answer.equalsIgnoreCase("ON");
+    }
+
+    private static List<String> quoted(String text) {
+        return QUOTED.matcher(text).results().map(m -> m.group(1)).toList();
+    }
+
+    private static long hertz(double mhz) {
+        return Math.round(mhz * 1e6);
+    }
+
+    private static String shown(String text) {
+        return text.length() > 60 ? text.substring(0, 60) + " …" : text;
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(BETWEEN_READINGS_MS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new OutsideException("the reading was broken off");
+        }
+    }
+}
