@@ -240,3 +240,23 @@ export function peakSentence(peak: Peak, lengths: LengthUnit): string {
       );
   }
 }
+
+/** What is connected for a calibration, and what one presses when it is. */
+export const STANDARD_WORDS: Record<
+  Schemas['CalibrationRequest']['standard'],
+  { what: string; done: string }
+> = {
+  OPEN: { what: 'Leave the end of the test lead open,', done: 'it is open' },
+  SHORT: { what: 'put the short on the end of the test lead,', done: 'the short is on' },
+  LOAD: { what: 'put the 50 Ω load on it,', done: 'the load is on' },
+  THRU: { what: 'join both test leads (or go on without, from one end),', done: 'they are joined' },
+  SAVE: { what: 'and', done: 'take the calibration' },
+};
+
+/** What a sweep is begun by, with how the cable is connected. */
+export const CONNECTION_WORDS: Record<Schemas['SweepBeginRequest']['connection'], string> = {
+  THROUGH: 'both ends are on: sweep',
+  OPEN: 'far end open: sweep',
+  SHORT: 'far end shorted: sweep',
+  LOAD: 'far end on a load: sweep',
+};

@@ -641,6 +641,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/stand-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the stand-ins are that were started with the demo */
+        get: operations["standIns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/sweeps": {
         parameters: {
             query?: never;
@@ -2344,6 +2361,12 @@ export interface components {
             cableKey: string | null;
             candidateId: string | null;
         };
+        StandInsResponse: {
+            /** Format: int32 */
+            analyserPort: number | null;
+            /** Format: int32 */
+            wattmeterPort: number | null;
+        };
         StationRequest: {
             load?: string;
             meter?: string;
@@ -3533,6 +3556,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RevealedResponse"];
+                };
+            };
+        };
+    };
+    standIns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandInsResponse"];
                 };
             };
         };

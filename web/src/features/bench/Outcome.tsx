@@ -22,9 +22,12 @@ interface Props {
 export function Outcome({ notes, analysis, types, stored, isStale, children }: Props) {
   const nameOf = (key: string) => types.find((t) => t.key === key)?.name ?? key;
   const type = notes.cableKey ? nameOf(notes.cableKey) : null;
-  const [verdict, ...rest] = analysis
-    ? benchSentences(analysis, notes.piece ?? '', type, nameOf)
-    : ['Working it out …'];
+  const [verdict, ...rest] =
+    notes.terminatedFileId && analysis?.figures.length === 0
+      ? ['What reflects is drawn along the line; nothing was read of its loss.']
+      : analysis
+        ? benchSentences(analysis, notes.piece ?? '', type, nameOf)
+        : ['Working it out …'];
   return (
     <aside
       aria-label="what it says"

@@ -9,6 +9,7 @@ import { KeptFor, useKept, useSettled } from '../../ui';
 import { fixed, frequencyText } from '../../units';
 import { capital, METHOD_WORDS } from '../../words';
 import { Figures } from './Figures';
+import { Live } from './Live';
 import { LossesPaste } from './LossesPaste';
 import { MethodPicker } from './MethodPicker';
 import {
@@ -126,6 +127,10 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
   });
   const isOvertaken = store.error instanceof Refused && store.error.problem.status === 409;
 
+  function addFile(file: BenchFile) {
+    setDraft((d) => ({ ...d, files: [...d.files.filter((f) => f.id !== file.id), file] }));
+  }
+
   function startAgain() {
     draftStore.forget();
     setDraft(start);
@@ -161,6 +166,14 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
             cable={[notes.piece, type?.name].filter(Boolean).join(', ') || 'the cable'}
             lossDb={worked?.figures.at(-1)?.lossDb ?? null}
           />
+          {notes.method !== 'LOSSES' && (
+            <Live
+              key={notes.method === 'WATTMETER' ? 'wattmeter' : 'analyser'}
+              notes={notes}
+              onChange={(change) => setDraft((d) => ({ ...d, notes: change(d.notes) }))}
+              onFile={addFile}
+            />
+          )}
           {isSweep(notes.method) ? (
             <>
               <Sweeps
@@ -168,12 +181,7 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
                 analysis={worked}
                 files={draft.files}
                 onChange={setNotes}
-                onFile={(file) =>
-                  setDraft((d) => ({
-                    ...d,
-                    files: [...d.files.filter((f) => f.id !== file.id), file],
-                  }))
-                }
+                onFile={addFile}
               />
               <Figures figures={worked?.figures ?? []} fullDb={fullDb} />
             </>

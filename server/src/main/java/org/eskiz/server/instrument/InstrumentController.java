@@ -12,9 +12,12 @@ import org.eskiz.server.instrument.InstrumentResponses.CalibrationResponse;
 import org.eskiz.server.instrument.InstrumentResponses.IdentityResponse;
 import org.eskiz.server.instrument.InstrumentResponses.ReadingTakenResponse;
 import org.eskiz.server.instrument.InstrumentResponses.RevealedResponse;
+import org.eskiz.server.instrument.InstrumentResponses.StandInsResponse;
 import org.eskiz.server.instrument.InstrumentResponses.SweepProgressResponse;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -27,9 +30,20 @@ import org.springframework.web.bind.annotation.RestController;
 class InstrumentController {
 
     private final Instruments instruments;
+    private final StandInsResponse standIns;
 
-    InstrumentController(Instruments instruments) {
+    InstrumentController(
+            Instruments instruments,
+            @Value("${eskiz.stand-ins.analyser}") Integer analyserPort,
+            @Value("${eskiz.stand-ins.wattmeter}") Integer wattmeterPort) {
         this.instruments = instruments;
+        this.standIns = new StandInsResponse(analyserPort, wattmeterPort);
+    }
+
+    @GetMapping(path = "/stand-ins", consumes = MediaType.ALL_VALUE)
+    @Operation(operationId = "standIns", summary = "Where the stand-ins are that were started with the demo")
+    StandInsResponse standIns() {
+        return standIns;
     }
 
     @PostMapping("/identity")

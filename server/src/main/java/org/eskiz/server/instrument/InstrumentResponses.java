@@ -28,6 +28,10 @@ final class InstrumentResponses {
             List<String> shelf,
             @OrNull String cable) {}
 
+    /** Ports on this machine; null for one that was not started. */
+    record StandInsResponse(
+            @OrNull Integer analyserPort, @OrNull Integer wattmeterPort) {}
+
     record CalibrationResponse(boolean calibrated) {}
 
     record SweepProgressResponse(int percent) {}
