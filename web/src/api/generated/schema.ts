@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/assessments/at-the-antenna": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was measured at the radio, carried through the run to the antenna */
+        post: operations["carryToAntenna"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/assessments/profile": {
         parameters: {
             query?: never;
@@ -1365,6 +1382,22 @@ export interface components {
             name?: string;
             price?: components["schemas"]["PriceRequest"];
         };
+        CarriedLoadResponse: {
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            reactanceOhm: number | null;
+            /** Format: double */
+            resistanceOhm: number | null;
+            /** Format: double */
+            swrAtAntenna: number | null;
+            /** Format: double */
+            swrAtRadio: number | null;
+            whyNot: string | null;
+        };
+        CarriedResponse: {
+            loads: components["schemas"]["CarriedLoadResponse"][];
+        };
         CatalogueFile: {
             cableTypes?: components["schemas"]["CableTypeRequest"][];
             connectors?: components["schemas"]["ConnectorRequest"][];
@@ -2544,6 +2577,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AssessmentResponse"];
+                };
+            };
+        };
+    };
+    carryToAntenna: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssessmentRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarriedResponse"];
                 };
             };
         };

@@ -35,6 +35,14 @@ class AssessmentController {
         return assessments.profile(request);
     }
 
+    @PostMapping("/assessments/at-the-antenna")
+    @Operation(
+            operationId = "carryToAntenna",
+            summary = "What was measured at the radio, carried through the run to the antenna")
+    CarriedResponse carry(@RequestBody AssessmentRequest request) {
+        return assessments.carry(request);
+    }
+
     @PostMapping("/fits")
     @Operation(operationId = "fit", summary = "The attenuation law nearest to rows of a data sheet")
     FitResponse fit(@RequestBody FitRequest request) {

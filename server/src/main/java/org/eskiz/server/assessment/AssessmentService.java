@@ -4,9 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import org.eskiz.core.cable.AttenuationFit;
 import org.eskiz.core.choice.Band;
+import org.eskiz.core.run.CarriedToAntenna;
+import org.eskiz.core.run.Load;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.run.RunTooLossyException;
+import org.eskiz.server.assessment.CarriedResponse.CarriedLoadResponse;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.http.Faults;
@@ -58,6 +61,42 @@ public class AssessmentService {
         faults.refuse();
         double duty = CoreReading.duty(request.radio(), request.bands().get(0));
         return new ProfileWriting(request.run(), new RatingsReading(catalogue), duty).profile(assessment);
+    }
+
+    /**
+     * Carries what was measured at the radio through the run.
+     *
+     * @param request its bands' loads are what was seen there: an impedance, or an SWR at the radio
+     */
+    CarriedResponse carry(AssessmentRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        new RequestCheck(catalogue, faults).complete(request);
+        faults.refuse();
+        Run run = new CoreReading(catalogue).run(request);
+        return new CarriedResponse(CoreReading.bands(request).stream()
+                .map(band -> carried(run, band))
+                .toList());
+    }
+
+    private static CarriedLoadResponse carried(Run run, Band band) {
+        double frequencyMHz = band.conditions().frequencyMHz();
+        try {
+            Load antenna = band.load() instanceof Load.Impedance atRadio
+                    ? CarriedToAntenna.impedance(atRadio, run, band.radio(), band.conditions())
+                    : band.load();
+            RunAssessment through = RunAssessment.of(run, band.radio(), band.conditions(), antenna);
+            Load.Impedance known = antenna instanceof Load.Impedance z ? z : null;
+            return new CarriedLoadResponse(
+                    frequencyMHz,
+                    known == null ? null : known.resistanceOhm(),
+                    known == null ? null : known.reactanceOhm(),
+                    BandWriting.finite(through.swrAtRadio()),
+                    BandWriting.finite(through.swrAtAntenna()),
+                    null);
+        } catch (IllegalArgumentException e) {
+            return new CarriedLoadResponse(frequencyMHz, null, null, null, null, e.getMessage());
+        }
     }
 
     private static RunAssessment assess(Run run, Band at, int band, Faults faults) {
