@@ -1151,6 +1151,8 @@ export interface components {
             /** Format: uuid */
             openFileId?: string;
             piece?: string;
+            /** Format: uuid */
+            planId?: string;
             readings?: components["schemas"]["ReadingRequest"][];
             /** Format: int32 */
             revision?: number;

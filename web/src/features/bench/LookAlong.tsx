@@ -1,11 +1,14 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { BenchNotes, Schemas } from '../../api';
-import { answered, api } from '../../api';
+import { answered, api, useCableTypes, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, useWidth } from '../../ui';
 import { fixed, lengthText, plain } from '../../units';
+import { alongRun } from './alongPlan';
 import { capital, PEAK_WORDS, peakSentence, WINDOW_WORDS } from '../../words';
+
+const NO_PLAN = '';
 
 type Distances = Schemas['DistanceResponse'];
 type Window = NonNullable<Schemas['DistanceRequest']['window']>;
@@ -15,12 +18,36 @@ const LINE = 92;
 const LEFT = 8;
 
 /** What reflects where along the line, drawn above the line itself. */
-export function LookAlong({ notes, fileId }: { notes: BenchNotes; fileId: string }) {
+export function LookAlong({
+  notes,
+  fileId,
+  onChange,
+}: {
+  notes: BenchNotes;
+  fileId: string;
+  onChange: (notes: BenchNotes) => void;
+}) {
   const [velocity, setVelocity] = useState<number | null>(null);
   const [window, setWindow] = useState<Window>('KAISER');
   const { lengths } = usePreferences();
+  const plans = usePlans().data ?? [];
+  const types = useCableTypes().data ?? [];
+  const planned = useQuery({
+    queryKey: ['plan of a test', notes.planId],
+    queryFn: () =>
+      answered(api.GET('/api/plans/{id}', { params: { path: { id: notes.planId ?? '' } } })),
+    enabled: notes.planId !== undefined,
+  }).data;
+  const along = planned
+    ? alongRun(
+        planned.document.assessment?.run ?? [],
+        (key) => types.find((t) => t.key === key)?.name ?? key,
+      )
+    : null;
+  const lengthM = notes.lengthM ?? along?.lengthM;
+  const jointsM = along?.places.map((p) => p.atM) ?? [];
   const look = useQuery({
-    queryKey: ['bench', 'distances', fileId, notes.cableKey, notes.lengthM, velocity, window],
+    queryKey: ['bench', 'distances', fileId, notes.cableKey, lengthM, jointsM, velocity, window],
     queryFn: ({ signal }) =>
       answered(
         api.POST('/api/bench/distances', {
@@ -28,7 +55,8 @@ export function LookAlong({ notes, fileId }: { notes: BenchNotes; fileId: string
             fileId,
             window,
             cableKey: notes.cableKey,
-            lengthM: notes.lengthM,
+            lengthM,
+            jointsM,
             velocityFactor: velocity ?? (notes.cableKey ? undefined : USUAL_VELOCITY),
           },
           signal,
@@ -57,6 +85,18 @@ export function LookAlong({ notes, fileId }: { notes: BenchNotes; fileId: string
           </span>
         )}
         <label className="inline-flex items-baseline gap-1 text-soft">
+          it is
+          <Select
+            label="plan that was measured"
+            value={notes.planId ?? NO_PLAN}
+            options={[
+              { value: NO_PLAN, text: 'a piece by itself' },
+              ...plans.map((p) => ({ value: p.id, text: `${p.site}, ${p.name}` })),
+            ]}
+            onChange={(id) => onChange({ ...notes, planId: id === NO_PLAN ? undefined : id })}
+          />
+        </label>
+        <label className="inline-flex items-baseline gap-1 text-soft">
           window
           <Select
             label="window"
@@ -76,7 +116,7 @@ export function LookAlong({ notes, fileId }: { notes: BenchNotes; fileId: string
       )}
       {found && (
         <>
-          <Strip found={found} lengthM={notes.lengthM} />
+          <Strip found={found} lengthM={lengthM} along={along} />
           <ul aria-label="reflections" className="text-[12px]">
             {found.peaks.length === 0 && <li>Nothing along it reflects more than the noise.</li>}
             {found.peaks.map((p) => (
@@ -97,7 +137,16 @@ export function LookAlong({ notes, fileId }: { notes: BenchNotes; fileId: string
 /** Of solid polyethylene; stated on the sheet and to be changed there. */
 const USUAL_VELOCITY = 0.66;
 
-function Strip({ found, lengthM }: { found: Distances; lengthM: number | undefined }) {
+function Strip({
+  found,
+  lengthM,
+  along,
+}: {
+  found: Distances;
+  lengthM: number | undefined;
+  /** The run of the plan that was measured, to be drawn below. */
+  along: ReturnType<typeof alongRun> | null;
+}) {
   const { lengths } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const far = found.places.at(-1)?.distanceM ?? 1;
@@ -114,7 +163,7 @@ function Strip({ found, lengthM }: { found: Distances; lengthM: number | undefin
     <div ref={box}>
       <svg
         width={width}
-        height={HEIGHT}
+        height={HEIGHT + (along ? 26 : 0)}
         role="img"
         aria-label={`reflections along the line, up to ${fixed(100 * most, 1)} %`}
         className="block"
@@ -124,6 +173,24 @@ function Strip({ found, lengthM }: { found: Distances; lengthM: number | undefin
         {end < far && (
           <path d={`M${x(end)} ${LINE}H${x(far)}`} stroke="var(--hairline)" strokeDasharray="3 3" />
         )}
+        {along?.lines.map((l, i) => (
+          <g key={`${l.name} ${i}`}>
+            <path
+              d={`M${x(l.fromM)} ${HEIGHT + 4}v-6M${x(l.fromM)} ${HEIGHT}H${x(l.toM)}M${x(l.toM)} ${HEIGHT + 4}v-6`}
+              stroke="var(--ink)"
+              fill="none"
+            />
+            <text
+              x={x((l.fromM + l.toM) / 2)}
+              y={HEIGHT + 15}
+              fontSize="11"
+              textAnchor="middle"
+              fill="var(--ink)"
+            >
+              {x(l.toM) - x(l.fromM) > 7 * l.name.length ? l.name : ''}
+            </text>
+          </g>
+        ))}
         {found.peaks.map((p) => (
           <g key={p.distanceM}>
             <path

@@ -55,7 +55,7 @@ export function Sweeps({ notes, analysis, files, onChange, onFile }: Props) {
         ))}
       </div>
       {analysis && analysis.curve.length > 0 && <SweptCurve analysis={analysis} />}
-      {looked && <LookAlong notes={notes} fileId={looked} />}
+      {looked && <LookAlong notes={notes} fileId={looked} onChange={onChange} />}
     </div>
   );
 }

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { BenchAnalysis, BenchFigure, BenchSummary } from '../../api';
 import { benchFindingText, benchSentences } from '../../words';
+import { alongRun } from './alongPlan';
+import { addressOf } from './instrument';
 import { frequenciesOf, isFound, labelOf } from './log';
 import {
   blankNotes,
@@ -133,6 +135,36 @@ describe('notes', () => {
     };
     const corrected = correctionOf({ document, summary: { revision: 3 } } as never);
     expect(corrected).toEqual({ method: 'LOSSES', readings: [{ frequencyMHz: 7 }], revision: 3 });
+  });
+});
+
+describe('a run as distances', () => {
+  it('has its lines one after the other, and what is between them where it is', () => {
+    const along = alongRun(
+      [
+        { kind: 'JOINT', connectorKey: 'n' },
+        { kind: 'LINE', cableKey: 'rg-58', lengthM: 2 },
+        { kind: 'DEVICE', name: 'arrestor', lossDb: 0.1 },
+        { kind: 'LINE', cableKey: 'foam-10', lengthM: 31 },
+      ],
+      (key) => key.toUpperCase(),
+    );
+    expect(along.lengthM).toBe(33);
+    expect(along.lines[1]).toEqual({ name: 'FOAM-10', fromM: 2, toM: 33 });
+    expect(along.places).toEqual([
+      { name: 'joint', atM: 0 },
+      { name: 'arrestor', atM: 2 },
+    ]);
+  });
+});
+
+describe('the address of an instrument', () => {
+  it('is a host and a port, and nothing else', () => {
+    expect(addressOf(' 127.0.0.1:5025 ')).toMatchObject({ host: '127.0.0.1', port: 5025 });
+    expect(addressOf('[::1]:5025')).toMatchObject({ host: '::1' });
+    for (const wrong of ['', 'bench', 'bench:', 'bench:0', 'bench:70000', 'http://bench:80/x']) {
+      expect(addressOf(wrong)).toBeNull();
+    }
   });
 });
 

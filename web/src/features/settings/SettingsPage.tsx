@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Shell } from '../../app/Shell';
 import { usePreferences } from '../../app/preferences';
 import type { Settings, SettingsChange } from '../../app/preferences';
-import { QuantityField } from '../../ui';
+import { QuantityField, TextField } from '../../ui';
 import { plain, powerText } from '../../units';
 import { words } from '../../words';
 
@@ -87,6 +87,24 @@ export function SettingsPage() {
           />
           <Currency value={settings.currency} onChange={change} />
           <Licence value={settings.licencePowerW} onChange={change} />
+          <Labelled label="Instruments may be reached on">
+            <span className="flex flex-col gap-1">
+              <span className="flex items-baseline gap-2">
+                this machine, and
+                <TextField
+                  label="hosts of instruments"
+                  placeholder="no other host"
+                  mayBeEmpty
+                  className="w-[26ch]"
+                  value={settings.instrumentHosts ?? ''}
+                  onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
+                />
+              </span>
+              <span className="text-[12px] text-soft">
+                Names or addresses apart by spaces. What is there is spoken to without a password.
+              </span>
+            </span>
+          </Labelled>
           <Setting
             label="Single letters are shortcuts"
             name="letterShortcuts"

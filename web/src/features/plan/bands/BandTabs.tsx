@@ -159,7 +159,7 @@ function FocusedBand({
         label={`more about ${bandName(band)}`}
         text="more"
         className="quiet min-h-6"
-        width={330}
+        width={420}
       >
         {(close) => (
           <>
@@ -179,7 +179,7 @@ function FocusedBand({
                 onTrouble={(message) => onTrouble('gain', message)}
               />
             </Fact>
-            <LoadFile bands={bandsOf(plan)} onCommand={onCommand} onDone={close} />
+            <LoadFile plan={plan} onCommand={onCommand} onDone={close} />
             {many && (
               <button
                 type="button"

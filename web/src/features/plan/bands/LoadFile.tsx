@@ -1,43 +1,42 @@
 import { useMutation } from '@tanstack/react-query';
-import type { Schemas } from '../../../api';
-import { answered, api } from '../../../api';
-import { fixed, frequencyText } from '../../../units';
+import { useState } from 'react';
+import { Plot } from '../../../ui';
+import { fixed, frequencyText, plain } from '../../../units';
 import { capital } from '../../../words';
 import type { Command } from '../commands';
-import type { Band } from '../model';
-import { bandName } from '../model';
+import type { Plan } from '../model';
+import { bandName, bandsOf } from '../model';
 import { impedanceText } from './loads';
-import type { Load } from './loads';
-
-type ReadLoad = Schemas['ReadLoadResponse'];
+import type { FromFile } from './loadFiles';
+import { readAtTheAntenna, readAtTheRadio } from './loadFiles';
 
 /** Antennas out of a table or a one-port sweep: what it says on each band, before anything is taken over. */
 export function LoadFile({
-  bands,
+  plan,
   onCommand,
   onDone,
 }: {
-  bands: Band[];
+  plan: Plan;
   onCommand: (command: Command) => void;
   onDone: () => void;
 }) {
+  const bands = bandsOf(plan);
+  const [file, setFile] = useState<File | null>(null);
+  const [isAtRadio, setAtRadio] = useState(false);
   const reading = useMutation({
-    mutationFn: async (file: File) =>
-      answered(
-        api.POST('/api/loads', {
-          body: {
-            fileName: file.name,
-            text: await file.text(),
-            frequenciesMHz: bands.map((b) => b.frequencyMHz ?? 0),
-          },
-        }),
-      ),
+    mutationFn: ({ of, atRadio }: { of: File; atRadio: boolean }) =>
+      atRadio ? readAtTheRadio(of, plan) : readAtTheAntenna(of, plan),
   });
-  const loads = reading.data?.loads ?? [];
-  const known = loads.filter((l) => l.whyNot === null).length;
+  const read = (of: File, atRadio: boolean) => {
+    setFile(of);
+    setAtRadio(atRadio);
+    reading.mutate({ of, atRadio });
+  };
+  const found = reading.data;
+  const known = (found?.loads ?? []).filter((l) => l.load !== null).length;
 
   function take() {
-    onCommand({ do: 'setLoads', loads: loads.map(loadOf) });
+    onCommand({ do: 'setLoads', loads: (found?.loads ?? []).map((l) => l.load) });
     onDone();
   }
 
@@ -53,10 +52,18 @@ export function LoadFile({
           accept=".csv,.txt,.tsv,.s1p"
           className="text-[12px]"
           onChange={(e) => {
-            const file = e.target.files?.[0];
-            if (file) reading.mutate(file);
+            const chosen = e.target.files?.[0];
+            if (chosen) read(chosen, isAtRadio);
           }}
         />
+      </label>
+      <label className="flex items-baseline gap-1.5 text-[12px]">
+        <input
+          type="checkbox"
+          checked={isAtRadio}
+          onChange={(e) => (file ? read(file, e.target.checked) : setAtRadio(e.target.checked))}
+        />
+        measured at the radio: carry it through this run to the antenna
       </label>
       {reading.isPending && <p role="status">reading …</p>}
       {reading.error && (
@@ -64,45 +71,62 @@ export function LoadFile({
           {capital(reading.error.message)}.
         </p>
       )}
-      {loads.length > 0 && (
+      {found && found.loads.length > 0 && (
         <>
           <ul className="flex flex-col">
-            {loads.map((l, i) => (
+            {found.loads.map((l, i) => (
               <li key={i} className="flex justify-between gap-3">
                 <span>{bandName(bands[i])}</span>
-                <span className={l.whyNot === null ? 'figures' : 'text-right text-marginal'}>
-                  {l.whyNot ?? told(l)}
+                <span className={l.load ? 'figures' : 'text-right text-marginal'}>
+                  {l.load ? told(l) : l.whyNot}
                 </span>
               </li>
             ))}
           </ul>
+          {found.curve.length > 1 && <CarriedCurve curve={found.curve} />}
           <button type="button" className="action" disabled={known === 0} onClick={take}>
             {known === 1 ? 'Use it on one band' : `Use it on ${known} bands`}
           </button>
-          {reading.data && (
-            <p className="text-[11px] text-soft">
-              {reading.data.rows} rows from {frequencyText(reading.data.lowestMHz)} to{' '}
-              {frequencyText(reading.data.highestMHz)}
-            </p>
-          )}
+          <p className="text-[11px] text-soft">
+            {found.rows} rows from {frequencyText(found.lowestMHz)} to{' '}
+            {frequencyText(found.highestMHz)}
+          </p>
         </>
       )}
     </div>
   );
 }
 
-function told(l: ReadLoad): string {
-  return l.swr === null
-    ? impedanceText(l.resistanceOhm ?? 0, l.reactanceOhm ?? 0)
-    : `SWR ${fixed(l.swr, 2)}`;
+/** The SWR as the radio sees it, and as it is at the antenna: what the cable's loss hides. */
+function CarriedCurve({ curve }: { curve: FromFile['curve'] }) {
+  return (
+    <Plot
+      label="SWR at the radio and at the antenna over frequency"
+      xLabel="MHz"
+      yLabel="SWR"
+      height={150}
+      mostY={10}
+      say={(v) => fixed(v, 1)}
+      sayX={(v) => plain(Number(v.toPrecision(4)), 2)}
+      curves={[
+        {
+          id: 'antenna',
+          label: 'at the antenna',
+          points: curve.map((p) => ({ x: p.frequencyMHz, y: p.swrAtAntenna })),
+        },
+        {
+          id: 'radio',
+          label: 'at the radio',
+          points: curve.map((p) => ({ x: p.frequencyMHz, y: p.swrAtRadio })),
+        },
+      ]}
+    />
+  );
 }
 
-/** Null where the file says nothing: the band keeps what it has. */
-function loadOf(l: ReadLoad): Load | null {
-  if (l.whyNot !== null) return null;
-  if (l.swr !== null) return { swr: Number(l.swr.toFixed(3)), referenceOhm: l.referenceOhm ?? 50 };
-  return {
-    resistanceOhm: Number((l.resistanceOhm ?? 0).toPrecision(6)),
-    reactanceOhm: Number((l.reactanceOhm ?? 0).toPrecision(6)),
-  };
+function told({ load, swrAtAntenna }: FromFile['loads'][number]): string {
+  if (load?.resistanceOhm !== undefined) {
+    return impedanceText(load.resistanceOhm, load.reactanceOhm ?? 0);
+  }
+  return `SWR ${fixed(swrAtAntenna ?? load?.swr ?? 1, 2)}`;
 }

@@ -338,6 +338,7 @@ class BenchService {
                 r.openFileId(),
                 r.shortedFileId(),
                 r.terminatedFileId(),
+                r.planId(),
                 r.note(),
                 r.setAside());
     }

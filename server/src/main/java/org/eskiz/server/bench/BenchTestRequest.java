@@ -28,6 +28,7 @@ import org.eskiz.server.http.Within;
  * @param openFileId sweep of one end with the far one open
  * @param shortedFileId the same with it shorted
  * @param terminatedFileId the same with a load on it, to look along the line
+ * @param planId the plan whose run was measured; null for a piece by itself
  * @param note what else was seen
  * @param setAside whether it is not to be counted
  */
@@ -67,6 +68,7 @@ record BenchTestRequest(
         UUID openFileId,
         UUID shortedFileId,
         UUID terminatedFileId,
+        UUID planId,
         @PlainText(max = 4000) String note,
         Boolean setAside) {
 
