@@ -5,7 +5,7 @@ import { answered, api } from '../../api';
 import { QuantityField, Select } from '../../ui';
 import { frequencyText, plain, powerText } from '../../units';
 import { capital, CONNECTION_WORDS, STANDARD_WORDS } from '../../words';
-import { addressOf, instruments, sweep } from './instrument';
+import { addressOf, instruments, releaseOnTheWayOut, sweep } from './instrument';
 import type { Address, Connection, Identity } from './instrument';
 import { withReading } from './notes';
 
@@ -36,12 +36,27 @@ export function Live(props: Props) {
   });
   const [identity, setIdentity] = useState<Identity | null>(null);
   const driven = useRef<Address | null>(null);
-  useEffect(
-    () => () => {
-      if (driven.current) instruments.release(driven.current).catch(() => undefined);
+  const release = useMutation({
+    mutationFn: async () => {
+      if (driven.current) await instruments.release(driven.current);
     },
-    [],
-  );
+    onSettled: () => {
+      driven.current = null;
+      setIdentity(null);
+    },
+  });
+  // a tab that goes away lets go by itself, as far as the browser allows
+  useEffect(() => {
+    const letGo = () => {
+      if (driven.current) releaseOnTheWayOut(driven.current);
+      driven.current = null;
+    };
+    window.addEventListener('pagehide', letGo);
+    return () => {
+      window.removeEventListener('pagehide', letGo);
+      letGo();
+    };
+  }, []);
   const failed = identify.error;
 
   return (
@@ -83,11 +98,8 @@ export function Live(props: Props) {
           <button
             type="button"
             className="quiet"
-            onClick={() => {
-              if (driven.current) void instruments.release(driven.current);
-              driven.current = null;
-              setIdentity(null);
-            }}
+            disabled={release.isPending}
+            onClick={() => release.mutate()}
           >
             let go
           </button>

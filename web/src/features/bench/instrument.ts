@@ -52,6 +52,16 @@ export const instruments = {
     ),
 };
 
+/** Lets go of an instrument while the page goes away; nobody is left to hear the answer. */
+export function releaseOnTheWayOut(at: Address): void {
+  fetch('/api/instruments/release', {
+    method: 'POST',
+    keepalive: true,
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(at),
+  }).catch(() => undefined);
+}
+
 export interface SweepWanted {
   startMHz: number;
   stopMHz: number;
