@@ -36,6 +36,8 @@ export function Live(props: Props) {
   });
   const [identity, setIdentity] = useState<Identity | null>(null);
   const driven = useRef<Address | null>(null);
+  // an instrument that is at work is not let go, nor given another cable
+  const [isBusy, setBusy] = useState(false);
   const release = useMutation({
     mutationFn: async () => {
       if (driven.current) await instruments.release(driven.current);
@@ -98,7 +100,7 @@ export function Live(props: Props) {
           <button
             type="button"
             className="quiet"
-            disabled={release.isPending}
+            disabled={release.isPending || isBusy}
             onClick={() => release.mutate()}
           >
             let go
@@ -113,12 +115,18 @@ export function Live(props: Props) {
       {identity && at && (
         <>
           {identity.shelf.length > 0 && (
-            <ShelfChoice at={at} identity={identity} onIdentity={setIdentity} />
+            <ShelfChoice at={at} identity={identity} isBusy={isBusy} onIdentity={setIdentity} />
           )}
           {identity.kind === 'WATTMETER' ? (
-            <WattmeterLive {...props} at={at} />
+            <WattmeterLive {...props} at={at} onBusy={setBusy} />
           ) : (
-            <AnalyserLive {...props} at={at} identity={identity} onIdentity={setIdentity} />
+            <AnalyserLive
+              {...props}
+              at={at}
+              identity={identity}
+              onIdentity={setIdentity}
+              onBusy={setBusy}
+            />
           )}
         </>
       )}
@@ -130,10 +138,12 @@ export function Live(props: Props) {
 function ShelfChoice({
   at,
   identity,
+  isBusy,
   onIdentity,
 }: {
   at: Address;
   identity: Identity;
+  isBusy: boolean;
   onIdentity: (identity: Identity) => void;
 }) {
   const connect = useMutation({
@@ -161,7 +171,7 @@ function ShelfChoice({
         />
       </label>
       {isBlind && !reveal.data && (
-        <button type="button" className="quiet" onClick={() => reveal.mutate()}>
+        <button type="button" className="quiet" disabled={isBusy} onClick={() => reveal.mutate()}>
           I have judged it: what was it?
         </button>
       )}
@@ -198,7 +208,13 @@ function AnalyserLive({
   onIdentity,
   onChange,
   onFile,
-}: Props & { at: Address; identity: Identity; onIdentity: (identity: Identity) => void }) {
+  onBusy,
+}: Props & {
+  at: Address;
+  identity: Identity;
+  onIdentity: (identity: Identity) => void;
+  onBusy: (isBusy: boolean) => void;
+}) {
   const [range, setRange] = useState({ startMHz: 2, stopMHz: 450, points: 401 });
   const [done, setDone] = useState<readonly string[]>([]);
   const [percent, setPercent] = useState(0);
@@ -223,6 +239,7 @@ function AnalyserLive({
       onChange((n) => ({ ...n, [FIELD_OF[connection]]: file.id }));
     },
   });
+  useEffect(() => onBusy(run.isPending), [onBusy, run.isPending]);
   const connections: Connection[] =
     notes.method === 'THROUGH_SWEEP' ? ['THROUGH'] : ['OPEN', 'SHORT', 'LOAD'];
   const next = STANDARDS.find((s) => !done.includes(s));
@@ -301,7 +318,12 @@ function AnalyserLive({
   );
 }
 
-function WattmeterLive({ notes, at, onChange }: Props & { at: Address }) {
+function WattmeterLive({
+  notes,
+  at,
+  onChange,
+  onBusy,
+}: Props & { at: Address; onBusy: (isBusy: boolean) => void }) {
   const [powerW, setPowerW] = useState(100);
   const [read, setRead] = useState(0);
   const stopped = useRef(false);
@@ -324,6 +346,7 @@ function WattmeterLive({ notes, at, onChange }: Props & { at: Address }) {
       }
     },
   });
+  useEffect(() => onBusy(run.isPending), [onBusy, run.isPending]);
   return (
     <>
       <span className="flex flex-wrap items-baseline gap-x-3 text-soft">

@@ -52,8 +52,9 @@ export function Outcome({ notes, analysis, types, stored, isStale, children }: P
         </ul>
       )}
       {analysis && analysis.severalLengths.length > 0 && <Parted analysis={analysis} />}
+      {analysis?.ownCable && <Law law={analysis.ownCable} />}
       {children}
-      {stored && <Made test={stored} nameOf={nameOf} />}
+      {stored?.analysis.ownCable && <Made test={stored} nameOf={nameOf} />}
       <p className="mt-auto border-t border-hairline pt-2 text-[12px] text-soft">
         {BENCH_CAUTIONS[notes.method]}
       </p>
@@ -80,9 +81,23 @@ function Parted({ analysis }: { analysis: BenchAnalysis }) {
   );
 }
 
+/** The law fitted to the losses, as a cable type has it. */
+function Law({ law }: { law: NonNullable<BenchAnalysis['ownCable']> }) {
+  return (
+    <p className="text-[12px] text-soft">
+      Its law:{' '}
+      <span className="figures">
+        {plain(law.k1, 3)} √f + {plain(law.k2, 5)} f
+      </span>{' '}
+      dB per 100 m, with {fixed(law.jointsDb, 2)} dB in its joints; it misses no reading by more
+      than {fixed(law.worstResidualDb, 2)} dB.
+    </p>
+  );
+}
+
 /** What can be made of a stored test: a cable type, and with it a row in every plan. */
 function Made({ test, nameOf }: { test: BenchTest; nameOf: (key: string) => string }) {
-  const { summary, analysis } = test;
+  const { summary } = test;
   const queries = useQueryClient();
   const navigate = useNavigate();
   const plans = usePlans().data ?? [];
@@ -104,19 +119,9 @@ function Made({ test, nameOf }: { test: BenchTest; nameOf: (key: string) => stri
       }
     },
   });
-  const own = analysis.ownCable;
   const key = summary.madeTypes[0];
-  if (!own) return null;
   return (
     <div className="flex flex-col gap-1.5 border-t border-hairline pt-2">
-      <p>
-        Its law:{' '}
-        <span className="figures">
-          {plain(own.k1, 3)} √f + {plain(own.k2, 5)} f
-        </span>{' '}
-        dB per 100 m, with {fixed(own.jointsDb, 2)} dB in its joints; it misses no reading by more
-        than {fixed(own.worstResidualDb, 2)} dB.
-      </p>
       {summary.madeTypes.map((made) => (
         <p key={made}>
           It is{' '}

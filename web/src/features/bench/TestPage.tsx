@@ -12,15 +12,7 @@ import { Figures } from './Figures';
 import { Live } from './Live';
 import { LossesPaste } from './LossesPaste';
 import { MethodPicker } from './MethodPicker';
-import {
-  blankNotes,
-  correctionOf,
-  isSweep,
-  kept,
-  METHODS,
-  rememberStation,
-  usualBandsMHz,
-} from './notes';
+import { blankNotes, correctionOf, isSweep, kept, METHODS, remember, usualBandsMHz } from './notes';
 import { Outcome } from './Outcome';
 import { OutcomeMark } from './OutcomeMark';
 import { Readings } from './Readings';
@@ -107,7 +99,7 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
 
   const store = useMutation({
     mutationFn: () => {
-      rememberStation(notes.station ?? {});
+      remember(notes);
       const body = kept(notes);
       return answered(
         stored

@@ -28,8 +28,7 @@ export function blankNotes(method: Method, bandsMHz: readonly number[], today: s
     method,
     testedOn: today,
     bandsMHz: [...bandsMHz],
-    temperatureC: 20,
-    station: rememberedStation(),
+    ...remembered(),
     wattmeter: { lead: 'NONE' },
     readings: bandsMHz.map((frequencyMHz) => ({ frequencyMHz })),
   };
@@ -85,17 +84,21 @@ export function withoutReading(notes: BenchNotes, index: number): BenchNotes {
   return { ...notes, readings: (notes.readings ?? []).filter((_, i) => i !== index) };
 }
 
-export function rememberedStation(): Station {
+/** What a test was made with last time: the station, and how warm it was. */
+type Remembered = Pick<BenchNotes, 'station' | 'temperatureC'>;
+
+function remembered(): Remembered {
   try {
-    return JSON.parse(localStorage.getItem(STATION_PLACE) ?? '{}') as Station;
+    const last = JSON.parse(localStorage.getItem(STATION_PLACE) ?? '{}') as Remembered;
+    return { station: last.station ?? {}, temperatureC: last.temperatureC ?? 20 };
   } catch {
-    return {};
+    return { station: {}, temperatureC: 20 };
   }
 }
 
-export function rememberStation(station: Station): void {
+export function remember({ station, temperatureC }: BenchNotes): void {
   try {
-    localStorage.setItem(STATION_PLACE, JSON.stringify(station));
+    localStorage.setItem(STATION_PLACE, JSON.stringify({ station, temperatureC }));
   } catch {
     // a full store: it is typed again next time
   }
