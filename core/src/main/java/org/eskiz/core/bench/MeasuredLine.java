@@ -1,6 +1,7 @@
 package org.eskiz.core.bench;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -103,19 +104,42 @@ public record MeasuredLine(
         double[] turned = unwrapped(phase, 2 * Math.PI);
         double[] oneWay =
                 IntStream.range(0, f.length).mapToDouble(i -> turned[i] / 2).toArray();
-        double electricalLengthM = electricalLength(f, oneWay);
+        double electricalLengthM = requireTurning(electricalLength(f, oneWay));
         double rippleMHz = Physics.SPEED_OF_LIGHT / (2 * electricalLengthM) / 1e6;
+        double[] halves = IntStream.range(0, f.length)
+                .mapToDouble(i -> sweep.returnLossDb(i) / 2)
+                .toArray();
+        for (int i = 0; i < f.length; i++) {
+            requireFinite(f[i], halves[i]);
+        }
+        double[] smooth = smoothed(f, halves, rippleMHz);
         List<Point> points = IntStream.range(0, f.length)
-                .mapToObj(i -> {
-                    double halfReturnLoss = IntStream.range(0, f.length)
-                            .filter(j -> Math.abs(f[j] - f[i]) <= reach(f, i, rippleMHz))
-                            .mapToDouble(j -> sweep.returnLossDb(j) / 2)
-                            .average()
-                            .orElseThrow();
-                    return new Point(f[i], halfReturnLoss, sweep.returnLossDb(i) / 2, null);
-                })
+                .mapToObj(i -> new Point(f[i], smooth[i], halves[i], null))
                 .toList();
         return new MeasuredLine(points, OptionalDouble.empty(), electricalLengthM, true);
+    }
+
+    /** Each value the mean of those within its reach; their running sum makes it quick for long sweeps. */
+    private static double[] smoothed(double[] f, double[] values, double rippleMHz) {
+        double[] sums = new double[values.length + 1];
+        for (int i = 0; i < values.length; i++) {
+            sums[i + 1] = sums[i] + values[i];
+        }
+        double[] out = new double[values.length];
+        int from = 0;
+        int to = 0;
+        for (int i = 0; i < values.length; i++) {
+            double reach = reach(f, i, rippleMHz);
+            // toward the upper end the reach shrinks again, but its lower bound never goes back
+            while (f[from] < f[i] - reach) {
+                from++;
+            }
+            while (to < f.length && f[to] <= f[i] + reach) {
+                to++;
+            }
+            out[i] = (sums[to] - sums[from]) / (to - from);
+        }
+        return out;
     }
 
     /** Half a ripple to either side, and less at the ends, so that as much lies below a point as above it. */
@@ -227,14 +251,36 @@ public record MeasuredLine(
         }
     }
 
+    /** A sweep of something else than a cable may have a phase that does not turn. */
+    private static double requireTurning(double electricalLengthM) {
+        if (!(electricalLengthM > 0) || Double.isInfinite(electricalLengthM)) {
+            throw new IllegalArgumentException(
+                    "the phase of this sweep does not turn as it does along a cable; was the cable connected?");
+        }
+        return electricalLengthM;
+    }
+
+    /** Or values without end. */
+    private static void requireFinite(double frequencyMHz, double... values) {
+        if (!Arrays.stream(values).allMatch(Double::isFinite)) {
+            throw new IllegalArgumentException(
+                    "at %s MHz nothing comes through, or nothing comes back: that is no cable, or a plug is off"
+                            .formatted(frequencyMHz));
+        }
+    }
+
     private static MeasuredLine of(List<Point> points, double[] phase, boolean isEstimate) {
         double[] f = points.stream().mapToDouble(Point::frequencyMHz).toArray();
         double[] upper = points.stream()
                 .filter(p -> isUpper(f, p.frequencyMHz()))
                 .mapToDouble(p -> p.z0().real())
                 .toArray();
+        points.forEach(p -> requireFinite(p.frequencyMHz(), p.matchedLossDb(), p.plainLossDb(), p.z0().real()));
         return new MeasuredLine(
-                points, OptionalDouble.of(new Median().evaluate(upper)), electricalLength(f, phase), isEstimate);
+                points,
+                OptionalDouble.of(new Median().evaluate(upper)),
+                requireTurning(electricalLength(f, phase)),
+                isEstimate);
     }
 
     private static boolean isUpper(double[] f, double frequencyMHz) {

@@ -1,6 +1,5 @@
 package org.eskiz.core.bench;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -41,36 +40,40 @@ public record SweepDoubt(Kind kind, double number) {
         MISMATCH_COUNTS
     }
 
-    /** Doubts about a sweep through a line. */
-    public static List<SweepDoubt> of(Sweep.TwoPort sweep, MeasuredLine line) {
-        List<SweepDoubt> doubts = new ArrayList<>();
-        double[] loss = IntStream.range(0, sweep.frequenciesMHz().size())
-                .mapToDouble(sweep::insertionLossDb)
-                .toArray();
+    /** What a sweep shows that nothing passive can, whether a line can be made of it or not. */
+    public static List<SweepDoubt> of(Sweep.TwoPort sweep) {
+        double[] loss = losses(sweep);
+        if (share(loss, x -> x < -NOISE_DB) > WIDESPREAD) {
+            return List.of(new SweepDoubt(Kind.GAIN, Arrays.stream(loss).min().orElseThrow()));
+        }
         double[] energy = sweep.scattering().stream()
                 .mapToDouble(s -> Math.max(
                         s.s11().norm() + s.s21().norm(),
                         s.s22().norm() + s.s12().norm()))
                 .toArray();
-        if (share(loss, x -> x < -NOISE_DB) > WIDESPREAD) {
-            doubts.add(new SweepDoubt(Kind.GAIN, Arrays.stream(loss).min().orElseThrow()));
-        } else if (share(energy, x -> x > MOST_ENERGY) > WIDESPREAD) {
-            doubts.add(new SweepDoubt(
-                    Kind.MORE_OUT_THAN_IN, Arrays.stream(energy).max().orElseThrow()));
+        return share(energy, x -> x > MOST_ENERGY) > WIDESPREAD
+                ? List.of(new SweepDoubt(
+                        Kind.MORE_OUT_THAN_IN, Arrays.stream(energy).max().orElseThrow()))
+                : List.of();
+    }
+
+    /** Doubts about the line that a passive sweep shows. */
+    public static List<SweepDoubt> of(Sweep.TwoPort sweep, MeasuredLine line) {
+        Optional<SweepDoubt> wild = wildness(line, losses(sweep));
+        if (wild.isPresent()) {
+            return List.of(wild.get());
         }
-        if (doubts.isEmpty()) {
-            wildness(line, loss).ifPresent(doubts::add);
-        }
-        if (doubts.isEmpty()) {
-            double apart = line.points().stream()
-                    .mapToDouble(p -> Math.abs(p.plainLossDb() - p.matchedLossDb()))
-                    .max()
-                    .orElse(0);
-            if (apart > APART_DB) {
-                doubts.add(new SweepDoubt(Kind.MISMATCH_COUNTS, apart));
-            }
-        }
-        return doubts;
+        double apart = line.points().stream()
+                .mapToDouble(p -> Math.abs(p.plainLossDb() - p.matchedLossDb()))
+                .max()
+                .orElse(0);
+        return apart > APART_DB ? List.of(new SweepDoubt(Kind.MISMATCH_COUNTS, apart)) : List.of();
+    }
+
+    private static double[] losses(Sweep.TwoPort sweep) {
+        return IntStream.range(0, sweep.frequenciesMHz().size())
+                .mapToDouble(sweep::insertionLossDb)
+                .toArray();
     }
 
     /** Doubts about a look into one end, open or shorted: nothing passive sends back more than it gets. */

@@ -19,6 +19,8 @@ public final class Touchstone {
 
     private static final Map<String, Double> MHZ_PER_UNIT = Map.of("HZ", 1e-6, "KHZ", 1e-3, "MHZ", 1.0, "GHZ", 1e3);
 
+    private static final double MOST_MAGNITUDE = 1000;
+
     private static final int NUMBERS_OF_ONE_PORT = 3;
     private static final int NUMBERS_OF_TWO_PORTS = 9;
     private static final int NUMBERS_OF_NOISE = 5;
@@ -176,8 +178,19 @@ public final class Touchstone {
         for (int i = 0; i < values.length; i++) {
             values[i] = number(number, words[i + 1]);
         }
+        for (int i = 0; i < values.length; i += 2) {
+            requirePossible(number, form.read(values[i], values[i + 1]).abs());
+        }
         frequencies.add(frequencyMHz);
         numbers.add(values);
+    }
+
+    /** Nothing passive shows more than 1; noise and a missing calibration some more, but not this. */
+    private static void requirePossible(int number, double magnitude) {
+        if (!(magnitude <= MOST_MAGNITUDE)) {
+            throw new TouchstoneException(
+                    number, "a magnitude of %s; more than %s cannot be".formatted(magnitude, MOST_MAGNITUDE));
+        }
     }
 
     private void requireShape(int number, String[] words) {

@@ -82,6 +82,8 @@ class TouchstoneTest {
                 "# MHz S RI R -50_10 1 0|line 1: a reference of -50",
                 "[Version] 2.0_# MHz|line 1: this is version 2",
                 "-10 1 0|line 1: -10000.0 MHz; a frequency lies above 0",
+                "10 1e300 45|line 1: a magnitude of",
+                "# MHz S DB_10 9999 0|line 2: a magnitude of",
                 "hello there all|line 1: \"hello\" is not a number"
             })
     void whatIsNoSweepIsToldWithItsLine(String text, String told) {

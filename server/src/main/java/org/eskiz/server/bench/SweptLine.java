@@ -72,9 +72,13 @@ final class SweptLine {
             throw new IllegalArgumentException(
                     "this is a sweep of one port; a sweep through a cable has two. Measure from one end, or take the .s2p file");
         }
+        List<SweepDoubt> doubts = SweepDoubt.of(sweep);
+        findings.add(doubts);
         requireFineEnough(test, sweep);
         MeasuredLine line = MeasuredLine.through(sweep);
-        findings.add(SweepDoubt.of(sweep, line));
+        if (doubts.isEmpty()) {
+            findings.add(SweepDoubt.of(sweep, line));
+        }
         return Optional.of(new SweptLine(test, findings, sweep, line));
     }
 

@@ -287,6 +287,40 @@ class BenchOverHttpTest {
                 .expect(422);
     }
 
+    /** Whatever a file says, the answer is a sentence or figures that can be: never a broken one. */
+    @ParameterizedTest
+    @CsvSource({
+        "10 0 0 0 0 0 0 0 0",
+        "10 1 0 1 0 1 0 1 0",
+        "10 0.5 0 0.5 0 0.5 0 0.5 0",
+        "10 0 0 1e-300 0 1e-300 0 0 0",
+        "10 1 0",
+        "10 0 0",
+        "10 -1 0"
+    })
+    void anAbsurdSweepIsAnsweredAllTheSame(String row, Api api) {
+        String text = "# MHz S MA R 50\\n";
+        for (int i = 1; i <= 40; i++) {
+            text += row.replaceFirst("10", Integer.toString(10 * i)) + "\\n";
+        }
+        String file = api.post("/api/bench/files", "{\"fileName\": \"absurd\", \"text\": \"" + text + "\"}")
+                .expect(201)
+                .json()
+                .get("id")
+                .asString();
+        boolean isThrough = row.split(" ").length == 9;
+        String test = "{\"method\": \"%s\", \"%s\": \"%s\", \"cableKey\": \"rg-58\"%s, \"bandsMHz\": [28.5, 145]}"
+                .formatted(
+                        isThrough ? "THROUGH_SWEEP" : "ONE_END_SWEEP",
+                        isThrough ? "throughFileId" : "openFileId",
+                        file,
+                        "%s");
+        analyse(api, test.formatted(""));
+        analyse(api, test.formatted(", \"lengthM\": 3"));
+        api.post("/api/bench/distances", "{\"fileId\": \"" + file + "\", \"cableKey\": \"rg-58\"}")
+                .expect(200);
+    }
+
     private static String impossible(Api api, String method, String field, String file, double lengthM) {
         JsonNode analysis = analyse(
                 api, "{\"method\": \"%s\", \"%s\": \"%s\", \"lengthM\": %s}".formatted(method, field, file, lengthM));
