@@ -49,7 +49,7 @@ export function LogRow({
       </div>
       <button
         type="button"
-        className="quiet text-[12px] max-[699px]:order-5"
+        className="quiet justify-self-start text-[12px] max-[699px]:order-5"
         aria-pressed={isCompared}
         aria-label={`lay ${test.piece ?? test.cableName ?? 'the cable'} of ${test.testedOn ?? 'an unknown day'} beside others`}
         onClick={onCompare}

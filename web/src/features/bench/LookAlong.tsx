@@ -17,6 +17,9 @@ const HEIGHT = 120;
 const LINE = 92;
 const LEFT = 8;
 
+/** A figure centred here would be cut off, px. */
+const NEAR_THE_EDGE = 20;
+
 /** What reflects where along the line, drawn above the line itself. */
 export function LookAlong({
   notes,
@@ -210,7 +213,7 @@ function Strip({
               x={x(p.distanceM)}
               y={LINE + 20}
               fontSize="11"
-              textAnchor="middle"
+              textAnchor={x(p.distanceM) < NEAR_THE_EDGE ? 'start' : 'middle'}
               fill="var(--ink-soft)"
             >
               {lengthText(Number(p.distanceM.toFixed(1)), lengths)}
