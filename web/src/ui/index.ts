@@ -14,3 +14,4 @@ export * from './followPointer';
 export * from './Fact';
 export * from './useSettled';
 export * from './Term';
+export * from './Toggle';

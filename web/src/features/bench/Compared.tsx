@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BenchSummary } from '../../api';
-import { Plot } from '../../ui';
+import { Plot, Toggle } from '../../ui';
 import { fixed, frequencyText, plain, significant } from '../../units';
 import { frequenciesOf, labelOf } from './log';
 
@@ -23,19 +23,15 @@ export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
   const frequencies = frequenciesOf(tests);
   return (
     <div className="flex flex-col gap-3">
-      <span role="group" aria-label="losses" className="flex gap-3">
-        {[true, false].map((p) => (
-          <button
-            key={String(p)}
-            type="button"
-            aria-pressed={isPer100m === p}
-            className={`min-h-6 border-b-2 ${isPer100m === p ? 'border-blue font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-            onClick={() => setPer100m(p)}
-          >
-            {p ? 'per 100 m' : 'as measured'}
-          </button>
-        ))}
-      </span>
+      <Toggle
+        label="losses"
+        value={isPer100m ? 'per 100 m' : 'as measured'}
+        options={[
+          ['per 100 m', 'per 100 m'],
+          ['as measured', 'as measured'],
+        ]}
+        onChange={(v) => setPer100m(v === 'per 100 m')}
+      />
       {frequencies.length > 1 && (
         <Plot
           label={isPer100m ? 'losses per 100 m over frequency' : 'losses over frequency'}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { BenchAnalysis, BenchFile, BenchNotes } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { Plot } from '../../ui';
+import { Plot, Toggle } from '../../ui';
 import { fixed, frequencyText, lengthText, plain, significant } from '../../units';
 import type { LengthUnit } from '../../units';
 import { capital } from '../../words';
@@ -162,19 +162,15 @@ function SweptCurve({ analysis }: { analysis: BenchAnalysis }) {
   return (
     <div>
       {hasMatch && (
-        <span role="group" aria-label="what is drawn" className="flex gap-3">
-          {[false, true].map((m) => (
-            <button
-              key={String(m)}
-              type="button"
-              aria-pressed={isMatch === m}
-              className={`min-h-6 border-b-2 ${isMatch === m ? 'border-blue font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-              onClick={() => setMatch(m)}
-            >
-              {m ? 'how it matches' : 'what it loses'}
-            </button>
-          ))}
-        </span>
+        <Toggle
+          label="what is drawn"
+          value={isMatch ? 'match' : 'loss'}
+          options={[
+            ['loss', 'what it loses'],
+            ['match', 'how it matches'],
+          ]}
+          onChange={(v) => setMatch(v === 'match')}
+        />
       )}
       <Plot
         label={isMatch ? 'return loss over frequency' : 'loss over frequency'}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { CableCurves, CableType } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { Plot, QuantityField } from '../../ui';
+import { Plot, QuantityField, Toggle } from '../../ui';
 import {
   fixed,
   fractionLeft,
@@ -183,32 +183,4 @@ function useCurves(
     enabled: keys.length > 0,
     placeholderData: keepPreviousData,
   }).data;
-}
-
-function Toggle<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  label: string;
-  value: T;
-  options: readonly (readonly [T, string])[];
-  onChange: (value: T) => void;
-}) {
-  return (
-    <span role="group" aria-label={label} className="flex gap-3">
-      {options.map(([option, text]) => (
-        <button
-          key={option}
-          type="button"
-          aria-pressed={option === value}
-          className={`min-h-6 border-b-2 ${option === value ? 'border-blue font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-          onClick={() => onChange(option)}
-        >
-          {text}
-        </button>
-      ))}
-    </span>
-  );
 }
