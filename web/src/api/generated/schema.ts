@@ -1486,6 +1486,8 @@ export interface components {
             rows: components["schemas"]["RowResponse"][];
         };
         Connector: {
+            /** Format: double */
+            averagePowerW: number | null;
             builtIn: boolean;
             /** Format: double */
             c1DbPerSqrtMHz: number;
@@ -1512,12 +1514,16 @@ export interface components {
             priceCurrency: string | null;
             /** Format: date */
             pricedOn: string | null;
+            /** Format: double */
+            ratedAtMHz: number | null;
             retired: boolean;
             /** Format: int32 */
             revision: number;
             watertight: boolean;
         };
         ConnectorRequest: {
+            /** Format: double */
+            averagePowerW?: number;
             /** Format: double */
             c1DbPerSqrtMHz?: number;
             /** Format: double */
@@ -1544,6 +1550,8 @@ export interface components {
             priceCurrency?: string;
             /** Format: date */
             pricedOn?: string;
+            /** Format: double */
+            ratedAtMHz?: number;
             /** Format: int32 */
             revision?: number;
             watertight?: boolean;
@@ -1782,6 +1790,8 @@ export interface components {
             powerMargin: number | null;
             /** Format: double */
             ratedPeakVoltageV: number | null;
+            /** Format: double */
+            ratedPowerW: number | null;
             /** Format: double */
             voltageMargin: number | null;
             /** Format: double */

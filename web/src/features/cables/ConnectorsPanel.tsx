@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { fixed, frequencyText, moneyFigure, parseQuantity, plain } from '../../units';
+import { fixed, frequencyText, moneyFigure, parseQuantity, plain, powerText } from '../../units';
 import type { QuantityKind } from '../../units';
 import { capital } from '../../words';
 
@@ -14,6 +14,8 @@ type NumberName =
   | 'lossAtMHz'
   | 'maxMHz'
   | 'peakVoltageV'
+  | 'averagePowerW'
+  | 'ratedAtMHz'
   | 'fitsLeastMm'
   | 'fitsMostMm'
   | 'price';
@@ -33,6 +35,8 @@ const NUMBERS: Record<
     unitLabel: 'V',
     usual: '',
   },
+  averagePowerW: { label: 'bears on average', kind: 'power', unit: 'w', unitLabel: 'W', usual: '' },
+  ratedAtMHz: { label: 'stated at', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz', usual: '' },
   fitsLeastMm: { label: 'fits from', kind: 'bore', unit: 'mm', unitLabel: 'mm', usual: '' },
   fitsMostMm: { label: 'to', kind: 'bore', unit: 'mm', unitLabel: 'mm', usual: '' },
   price: { label: 'price', kind: 'price', unit: '', unitLabel: '', usual: '' },
@@ -82,6 +86,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
             <th scope="col">a pair loses</th>
             <th scope="col">used up to</th>
             <th scope="col">peak V</th>
+            <th scope="col">bears</th>
             <th scope="col">fits, mm</th>
             <th scope="col">watertight</th>
             <th scope="col">price</th>
@@ -106,6 +111,11 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
               </td>
               <td className="figures">{frequencyText(c.maxMHz)}</td>
               <td className="figures">{plain(c.peakVoltageV, 0)}</td>
+              <td className="figures">
+                {c.averagePowerW === null || c.ratedAtMHz === null
+                  ? '–'
+                  : `${powerText(c.averagePowerW)} at ${frequencyText(c.ratedAtMHz)}`}
+              </td>
               <td className="figures">
                 {c.fitsLeastMm === null && c.fitsMostMm === null
                   ? 'any'

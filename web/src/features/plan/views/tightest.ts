@@ -43,20 +43,32 @@ export function tightestPlace(profile: Profile): Tightest | null {
           ]
         : []),
     ]),
-    ...profile.joints.flatMap((j): Tightest[] =>
-      j.voltageMargin !== null && j.ratedPeakVoltageV !== null
+    ...profile.joints.flatMap((j): Tightest[] => [
+      ...(j.powerMargin !== null && j.ratedPowerW !== null
         ? [
             {
               element: j.element,
-              what: 'voltage',
+              what: 'heat' as const,
+              margin: j.powerMargin,
+              fromRadioM: null,
+              there: j.ratedPowerW / j.powerMargin,
+              rated: j.ratedPowerW,
+            },
+          ]
+        : []),
+      ...(j.voltageMargin !== null && j.ratedPeakVoltageV !== null
+        ? [
+            {
+              element: j.element,
+              what: 'voltage' as const,
               margin: j.voltageMargin,
               fromRadioM: null,
               there: j.ratedPeakVoltageV / j.voltageMargin,
               rated: j.ratedPeakVoltageV,
             },
           ]
-        : [],
-    ),
+        : []),
+    ]),
   ];
   return places.reduce<Tightest | null>((a, b) => (a && a.margin <= b.margin ? a : b), null);
 }

@@ -6,12 +6,23 @@ import java.util.OptionalDouble;
 /**
  * What a cable or connector bears; empty where not known.
  *
- * @param average average power, with the frequency and temperature it is stated at
+ * @param average average power of a line, with the frequency and temperature it is stated at
+ * @param connector average power of a connector, with the frequency it is stated at
  * @param peakVoltageV between the conductors
  */
-public record Ratings(Optional<AveragePower> average, OptionalDouble peakVoltageV) {
+public record Ratings(Optional<AveragePower> average, Optional<ConnectorPower> connector, OptionalDouble peakVoltageV) {
 
-    public static final Ratings UNKNOWN = new Ratings(Optional.empty(), OptionalDouble.empty());
+    public static final Ratings UNKNOWN = new Ratings(Optional.empty(), Optional.empty(), OptionalDouble.empty());
+
+    /** Of a line. */
+    public static Ratings ofLine(Optional<AveragePower> average, OptionalDouble peakVoltageV) {
+        return new Ratings(average, Optional.empty(), peakVoltageV);
+    }
+
+    /** Of a connector. */
+    public static Ratings ofConnector(Optional<ConnectorPower> power, OptionalDouble peakVoltageV) {
+        return new Ratings(Optional.empty(), power, peakVoltageV);
+    }
 
     /**
      * How many times over a line bears the power that heats its hottest spot.

@@ -44,9 +44,13 @@ record Margins(OptionalDouble power, OptionalDouble voltage) {
 
     private static OptionalDouble power(
             RunProfile profile, RunAssessment assessment, double duty, List<Ratings> ratings) {
-        return profile.lines().stream()
-                .flatMapToDouble(l -> powerMargin(l, assessment, duty, ratings.get(l.element())).stream())
-                .min();
+        var ofLines = profile.lines().stream()
+                .flatMapToDouble(l -> powerMargin(l, assessment, duty, ratings.get(l.element())).stream());
+        double atMHz = assessment.conditions().frequencyMHz();
+        var ofPads = profile.pads().stream()
+                .flatMapToDouble(p -> ratings.get(p.element()).connector().stream()
+                        .mapToDouble(power -> Ratings.powerMargin(power.at(atMHz), p.equivalentMatchedPowerW(), duty)));
+        return DoubleStream.concat(ofLines, ofPads).min();
     }
 
     private static OptionalDouble powerMargin(

@@ -42,6 +42,9 @@ class AveragePowerTest {
     @Test
     void marginsAreRatingOverWhatIsThere() {
         assertThat(Ratings.powerMargin(400, 200, 0.25)).isEqualTo(8);
+        // a connector's rating falls as one over the root of frequency
+        assertThat(new ConnectorPower(400, 30).at(120)).isCloseTo(200, within(1e-9));
+        assertThatThrownBy(() -> new ConnectorPower(0, 30)).hasMessageContaining("average power");
         assertThat(Ratings.voltageMargin(500, 500 / Math.sqrt(2) / 2)).isCloseTo(2, within(1e-12));
     }
 }

@@ -95,7 +95,7 @@ class AskedTest {
 
     @Test
     void aRatingMarginUnderOneAndAHalfIsMarginal() {
-        var ratings = new Ratings(Optional.of(new AveragePower(200, 145, 40, 80)), OptionalDouble.of(150));
+        var ratings = Ratings.ofLine(Optional.of(new AveragePower(200, 145, 40, 80)), OptionalDouble.of(150));
         Row row = row(BAND, new Requirement.OnBand(BandFigure.POWER_MARGIN, 1), candidate(MEDIUM, KNOWN, ratings, 0));
         // 100 W at half duty against a rating of 200 W at 40 °C, so more at 20 °C: no reason to worry
         assertThat(row.verdict()).isEqualTo(Verdict.PASS);

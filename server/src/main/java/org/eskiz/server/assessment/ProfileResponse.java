@@ -78,6 +78,7 @@ public record ProfileResponse(List<LineResponse> lines, List<JointResponse> join
      *
      * @param element its index in the run
      * @param ratedPeakVoltageV null where not known
+     * @param ratedPowerW average power that it bears on this band; null where not known
      * @param powerMargin null where no average rating is known
      * @param voltageMargin null where not known
      */
@@ -86,6 +87,7 @@ public record ProfileResponse(List<LineResponse> lines, List<JointResponse> join
             @OrNull String id,
             double voltageRms,
             @OrNull Double ratedPeakVoltageV,
+            @OrNull Double ratedPowerW,
             @OrNull Double powerMargin,
             @OrNull Double voltageMargin) {}
 }

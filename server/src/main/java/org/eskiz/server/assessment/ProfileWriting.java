@@ -34,7 +34,7 @@ final class ProfileWriting {
                 profile.lines().stream().map(l -> line(l, assessment)).toList(),
                 profile.pads().stream()
                         .filter(p -> elements.get(p.element()) instanceof ElementRequest.Joint)
-                        .map(this::joint)
+                        .map(p -> joint(p, assessment.conditions().frequencyMHz()))
                         .toList());
     }
 
@@ -86,7 +86,7 @@ final class ProfileWriting {
                 .toList();
     }
 
-    private ProfileResponse.JointResponse joint(RunProfile.PadProfile pad) {
+    private ProfileResponse.JointResponse joint(RunProfile.PadProfile pad, double atMHz) {
         var joint = (ElementRequest.Joint) elements.get(pad.element());
         Ratings bears = ratings.of(joint);
         return new ProfileResponse.JointResponse(
@@ -94,7 +94,11 @@ final class ProfileWriting {
                 joint.id(),
                 pad.voltageRms(),
                 BandWriting.boxed(bears.peakVoltageV()),
-                null,
+                bears.connector().map(p -> p.at(atMHz)).orElse(null),
+                bears.connector()
+                        .map(p -> BandWriting.finite(
+                                Ratings.powerMargin(p.at(atMHz), pad.equivalentMatchedPowerW(), duty)))
+                        .orElse(null),
                 voltageMargin(bears.peakVoltageV(), pad.voltageRms()));
     }
 

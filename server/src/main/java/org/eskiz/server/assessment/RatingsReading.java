@@ -5,9 +5,11 @@ import static java.util.Objects.requireNonNullElse;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.AveragePower;
+import org.eskiz.core.cable.ConnectorPower;
 import org.eskiz.core.cable.Ratings;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.Connector;
 
 /** What the parts of a run bear, as the catalogue or the request says. */
 final class RatingsReading {
@@ -36,8 +38,14 @@ final class RatingsReading {
                 ? Ratings.UNKNOWN
                 : catalogue
                         .connector(joint.connectorKey())
-                        .map(c -> new Ratings(Optional.empty(), OptionalDouble.of(c.peakVoltageV())))
+                        .map(c -> Ratings.ofConnector(power(c), OptionalDouble.of(c.peakVoltageV())))
                         .orElse(Ratings.UNKNOWN);
+    }
+
+    private static Optional<ConnectorPower> power(Connector c) {
+        return c.averagePowerW() == null || c.ratedAtMHz() == null
+                ? Optional.empty()
+                : Optional.of(new ConnectorPower(c.averagePowerW(), c.ratedAtMHz()));
     }
 
     static Ratings typical(CableType.Facts facts) {
@@ -64,6 +72,6 @@ final class RatingsReading {
         Optional<AveragePower> average = powerW == null || maxC == null
                 ? Optional.empty()
                 : Optional.of(new AveragePower(powerW, atMHz, atC, maxC));
-        return new Ratings(average, peakV == null ? OptionalDouble.empty() : OptionalDouble.of(peakV));
+        return Ratings.ofLine(average, peakV == null ? OptionalDouble.empty() : OptionalDouble.of(peakV));
     }
 }

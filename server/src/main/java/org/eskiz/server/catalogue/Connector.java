@@ -9,6 +9,7 @@ import org.eskiz.server.http.OrNull;
  * sample.
  *
  * @param c1DbPerSqrtMHz loss of a mated pair is c1·√f + c2·f² dB, f in MHz
+ * @param averagePowerW at {@code ratedAtMHz}; it falls as one over the square root of frequency; null where not known
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
  * @param lossDb of a mated pair at {@code lossAtMHz}, for whoever wants one number
  * @param price null where not known
@@ -27,6 +28,8 @@ public record Connector(
         double lossDb,
         double lossAtMHz,
         double peakVoltageV,
+        @OrNull Double averagePowerW,
+        @OrNull Double ratedAtMHz,
         boolean watertight,
         @OrNull Double fitsLeastMm,
         @OrNull Double fitsMostMm,

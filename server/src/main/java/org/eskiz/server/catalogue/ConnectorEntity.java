@@ -46,6 +46,12 @@ class ConnectorEntity {
     @Column(name = "peak_voltage_v")
     double peakVoltageV;
 
+    @Column(name = "average_power_w")
+    Double averagePowerW;
+
+    @Column(name = "rated_at_mhz")
+    Double ratedAtMHz;
+
     boolean watertight;
     Double fitsLeastMm;
     Double fitsMostMm;
@@ -69,6 +75,8 @@ class ConnectorEntity {
         c2DbPerMHz2 = other.c2DbPerMHz2;
         maxMHz = other.maxMHz;
         peakVoltageV = other.peakVoltageV;
+        averagePowerW = other.averagePowerW;
+        ratedAtMHz = other.ratedAtMHz;
         watertight = other.watertight;
         fitsLeastMm = other.fitsLeastMm;
         fitsMostMm = other.fitsMostMm;
@@ -92,6 +100,8 @@ class ConnectorEntity {
                 pair.lossDb(lossAtMHz),
                 lossAtMHz,
                 peakVoltageV,
+                averagePowerW,
+                ratedAtMHz,
                 watertight,
                 fitsLeastMm,
                 fitsMostMm,

@@ -15,6 +15,7 @@ import org.eskiz.server.http.Within;
  * @param lossDb of a mated pair at one frequency; it grows with the square root of it
  * @param lossAtMHz where it loses that
  * @param maxMHz up to which it is meant to be used
+ * @param averagePowerW at {@code ratedAtMHz}; the two go together
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
  */
 public record ConnectorRequest(
@@ -46,6 +47,12 @@ public record ConnectorRequest(
         @NotNull(message = "must be given") @Within(what = "peak voltage in V", min = 1, max = 1e6)
         Double peakVoltageV,
 
+        @Within(what = "average power in W", min = 1e-3, max = 1e7)
+        Double averagePowerW,
+
+        @Within(what = "frequency of the rating in MHz", min = 0.1, max = 30_000)
+        Double ratedAtMHz,
+
         Boolean watertight,
 
         @Within(what = "diameter in mm", min = 0.1, max = 1000)
@@ -72,6 +79,8 @@ public record ConnectorRequest(
                 c.c2DbPerMHz2(),
                 c.maxMHz(),
                 c.peakVoltageV(),
+                c.averagePowerW(),
+                c.ratedAtMHz(),
                 c.watertight(),
                 c.fitsLeastMm(),
                 c.fitsMostMm(),

@@ -122,6 +122,9 @@ class OwnConnectors {
         if ((request.price() == null) != (request.priceCurrency() == null)) {
             faults.add("priceCurrency", "a price and its currency go together");
         }
+        if ((request.averagePowerW() == null) != (request.ratedAtMHz() == null)) {
+            faults.add("ratedAtMHz", "an average power and the frequency it is stated at go together");
+        }
         boolean hasFigure = request.lossDb() != null && request.lossAtMHz() != null;
         if (hasFigure == (request.c1DbPerSqrtMHz() != null)) {
             faults.add("lossDb", "must be given with lossAtMHz, or c1DbPerSqrtMHz in its place, and not both");
@@ -145,6 +148,8 @@ class OwnConnectors {
         c.c2DbPerMHz2 = hasLaw && said.c2DbPerMHz2() != null ? said.c2DbPerMHz2() : 0;
         c.maxMHz = said.maxMHz();
         c.peakVoltageV = said.peakVoltageV();
+        c.averagePowerW = said.averagePowerW();
+        c.ratedAtMHz = said.ratedAtMHz();
         c.watertight = Boolean.TRUE.equals(said.watertight());
         c.fitsLeastMm = said.fitsLeastMm();
         c.fitsMostMm = said.fitsMostMm();

@@ -73,7 +73,7 @@ class CatalogueExchangeTest {
     }
 
     private static final String CONNECTOR_HEAD =
-            "key,name,impedance_ohm,c1_db_per_sqrt_mhz,c2_db_per_mhz2,max_mhz,peak_voltage_v,watertight,fits_outer_diameter_mm,price,price_currency,priced_on,note\n";
+            "key,name,impedance_ohm,c1_db_per_sqrt_mhz,c2_db_per_mhz2,max_mhz,peak_voltage_v,average_power_w,rated_at_mhz,watertight,fits_outer_diameter_mm,price,price_currency,priced_on,note\n";
 
     @Test
     void connectorsGoOutAndInAgainAndNothingIsLost(Api api) {
@@ -82,10 +82,10 @@ class CatalogueExchangeTest {
                 api,
                 "plugs.csv",
                 CONNECTOR_HEAD + key
-                        + ",\"'=Quay, plug\",75,0.0123,1.5E-6,1300,700,yes,-7.5,1.25,GBP,2026-03-02,'+damp\n");
+                        + ",\"'=Quay, plug\",75,0.0123,1.5E-6,1300,700,250,144,yes,-7.5,1.25,GBP,2026-03-02,'+damp\n");
         String csv =
                 api.get("/api/catalogue/connectors.csv").expect(200).response().body();
-        assertThat(csv).contains("'=Quay").contains(",-7.5,1.25,GBP,2026-03-02,'+damp");
+        assertThat(csv).contains("'=Quay").contains(",250,144,yes,-7.5,1.25,GBP,2026-03-02,'+damp");
         assertThat(whats(preview(api, "again.csv", csv))).containsOnly("SAME").hasSizeGreaterThanOrEqualTo(9);
         String json =
                 api.get("/api/catalogue/export.json").expect(200).response().body();
@@ -96,12 +96,12 @@ class CatalogueExchangeTest {
     @Test
     void whatAFileBringsInConnectorsIsShownFirstAndTakenBackAfterwards(Api api) {
         String key = "pier-" + System.nanoTime();
-        String first = CONNECTOR_HEAD + key + ",Pier plug,50,0.01,0,1000,500,no,any,3,EUR,,\n";
+        String first = CONNECTOR_HEAD + key + ",Pier plug,50,0.01,0,1000,500,,,no,any,3,EUR,,\n";
         JsonNode brought = take(api, "plugs.csv", first);
-        String second = CONNECTOR_HEAD + key + ",Pier plug,50,0.02,0,1000,500,no,any,4,EUR,,\n"
-                + "n,N of ours,50,0.02,0,1000,500,no,any,4,EUR,,\n"
-                + ",Round thing,50,0.02,0,1000,500,no,seven,4,EUR,,\n"
-                + ",Cold thing,50,-0.02,0,1000,500,no,any,4,EUR,,\n";
+        String second = CONNECTOR_HEAD + key + ",Pier plug,50,0.02,0,1000,500,,,no,any,4,EUR,,\n"
+                + "n,N of ours,50,0.02,0,1000,500,,,no,any,4,EUR,,\n"
+                + ",Round thing,50,0.02,0,1000,500,,,no,seven,4,EUR,,\n"
+                + ",Cold thing,50,-0.02,0,1000,500,,,no,any,4,EUR,,\n";
         JsonNode shown = preview(api, "plugs.csv", second);
         assertThat(whats(shown)).containsExactly("CHANGED", "REFUSED", "REFUSED", "REFUSED");
         JsonNode rows = shown.get("rows");

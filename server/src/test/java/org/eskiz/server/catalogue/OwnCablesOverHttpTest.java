@@ -197,6 +197,23 @@ class OwnCablesOverHttpTest {
                         .get("amount")
                         .asDouble())
                 .isPositive();
+        api.put("/api/connectors/quay-plug", said.formatted(", \"averagePowerW\": 200"))
+                .expect(422);
+        api.put("/api/connectors/quay-plug", said.formatted(", \"averagePowerW\": 200, \"ratedAtMHz\": 100"))
+                .expect(200);
+        JsonNode joint = api.post("/api/assessments/profile", run.replace(", \"candidate\": true", ""))
+                .expect(200)
+                .json()
+                .get("joints")
+                .get(0);
+        // at 400 MHz half of what it bears at 100; the run is matched and full carrier
+        assertThat(joint.get("ratedPowerW").asDouble()).isCloseTo(100, within(1e-9));
+        assertThat(joint.get("powerMargin").asDouble()).isCloseTo(1, within(0.01));
+        assertThat(api.put("/api/connectors/quay-plug", said.formatted(", \"revision\": 0"))
+                        .expect(409)
+                        .json()
+                        .toString())
+                .contains("changed meanwhile");
         api.put("/api/connectors/n", said.formatted("")).expect(422);
         api.post("/api/connectors", said.formatted("").replace("\"fitsMostMm\": 11", "\"fitsMostMm\": 1"))
                 .expect(422);
