@@ -1,6 +1,7 @@
 import { PatternLines } from '@visx/pattern';
 import { useId } from 'react';
 import type { BenchNotes } from '../../api';
+import { fractionLeft } from '../../units';
 
 /** Where the things stand on the drawing, px. */
 const LEFT = 66;
@@ -224,7 +225,7 @@ function Cable({
 }) {
   const hatch = useId();
   const full = 9;
-  const left = lossDb === null ? 1 : 10 ** (-Math.max(0, Math.min(30, lossDb)) / 10);
+  const left = lossDb === null ? 1 : fractionLeft(Math.max(0, lossDb));
   const end = Math.max(1, full * left);
   return (
     <g>

@@ -12,9 +12,6 @@ import java.util.Optional;
  */
 public record AgainstTheSheet(List<Judged> judged, Outcome outcome, Optional<Cause> cause) {
 
-    /** What no test on a bench can tell apart, dB. */
-    private static final double ALWAYS_ALLOWED_DB = 0.1;
-
     /** How a measured loss stands to the sheet. */
     public enum Outcome {
         /** Within its tolerance, as far as the reading can tell. */
@@ -56,7 +53,7 @@ public record AgainstTheSheet(List<Judged> judged, Outcome outcome, Optional<Cau
 
     private static Judged judged(LossPoint point, Expectation expectation) {
         double expected = expectation.lossDb(point.frequencyMHz());
-        double allowed = expectation.tolerance() * expected + ALWAYS_ALLOWED_DB;
+        double allowed = expectation.tolerance() * expected + Expectation.ALWAYS_ALLOWED_DB;
         Outcome outcome = Outcome.AS_THE_SHEET;
         if (point.leastDb() - expected > allowed) {
             outcome = Outcome.WORSE;

@@ -23,6 +23,20 @@ public record Expectation(
         joints = List.copyOf(joints);
     }
 
+    /** What no test on a bench can tell apart, dB. */
+    static final double ALWAYS_ALLOWED_DB = 0.1;
+
+    /** How far measured losses lie from it on the mean, as a share of it; what no bench can tell is not counted. */
+    public double meanDistance(List<LossPoint> points) {
+        return points.stream()
+                .mapToDouble(p -> {
+                    double expected = lossDb(p.frequencyMHz());
+                    return Math.abs(p.lossDb() - expected) / (expected + ALWAYS_ALLOWED_DB);
+                })
+                .average()
+                .orElse(Double.POSITIVE_INFINITY);
+    }
+
     /** Expected loss, dB. */
     public double lossDb(double frequencyMHz) {
         double inJoints =

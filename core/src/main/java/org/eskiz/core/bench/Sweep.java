@@ -69,6 +69,19 @@ public sealed interface Sweep {
         public double insertionLossDb(int i) {
             return -20 * Math.log10(scattering.get(i).s21().abs());
         }
+
+        /** Return loss of the near end at the i-th frequency, dB. */
+        public double returnLossDb(int i) {
+            return -20 * Math.log10(scattering.get(i).s11().abs());
+        }
+
+        /** What the near end sends back, as a sweep of its own. */
+        public OnePort nearEnd() {
+            return new OnePort(
+                    referenceOhm,
+                    frequenciesMHz,
+                    scattering.stream().map(Scattering::s11).toList());
+        }
     }
 
     /** Waves that leave port i for one that enters port j, as Sij. */

@@ -39,6 +39,22 @@ class JudgingTest {
     }
 
     @Test
+    void theDistanceFromASheetIsItsMeanShareAndNothingIsInfinitelyFarFromEverySheet() {
+        List<LossPoint> tenPercentOver = DoubleStream.of(BANDS)
+                .mapToObj(f -> LossPoint.within(f, SHEET.lossDb(f) + 0.1 * (SHEET.lossDb(f) + 0.1), 0.05))
+                .toList();
+        assertThat(SHEET.meanDistance(tenPercentOver)).isCloseTo(0.1, within(1e-12));
+        assertThat(SHEET.meanDistance(List.of())).isInfinite();
+    }
+
+    @Test
+    void aSweepThroughTellsItsNearEnd() {
+        Sweep.TwoPort through = SweepReferenceTest.twoPort("bad-joint-rg213.s2p");
+        assertThat(through.nearEnd().returnLossDb(3)).isEqualTo(through.returnLossDb(3));
+        assertThat(through.nearEnd().frequenciesMHz()).isEqualTo(through.frequenciesMHz());
+    }
+
+    @Test
     void aWarmCableMayLoseMore() {
         Expectation warm = new Expectation(SHEET.type(), 30, 60, List.of(), 0);
         assertThat(warm.lossDb(100)).isCloseTo((6.2 * Math.sqrt(1 + 0.00393 * 40) + 0.5) * 0.3, within(1e-12));

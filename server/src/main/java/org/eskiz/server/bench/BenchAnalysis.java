@@ -7,7 +7,6 @@ import java.util.stream.IntStream;
 import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.AgainstTheSheet.Outcome;
 import org.eskiz.core.bench.Cause;
-import org.eskiz.core.bench.Expectation;
 import org.eskiz.core.bench.LossPoint;
 import org.eskiz.core.bench.MeasuredLine;
 import org.eskiz.core.bench.OwnCable;
@@ -201,16 +200,8 @@ final class BenchAnalysis {
                         < LIKE_VELOCITY * type.fittedCable().velocityFactor();
     }
 
-    /** Mean distance of the losses from a sheet, as a share of it; what no bench can tell is not counted. */
     private double distance(CableType type) {
-        Expectation expectation = test.expectation(type, lengthM);
-        return points.stream()
-                .mapToDouble(p -> {
-                    double expected = expectation.lossDb(p.frequencyMHz());
-                    return Math.abs(p.lossDb() - expected) / (expected + 0.1);
-                })
-                .average()
-                .orElse(Double.MAX_VALUE);
+        return test.expectation(type, lengthM).meanDistance(points);
     }
 
     private Optional<OwnCableResponse> ownCable() {

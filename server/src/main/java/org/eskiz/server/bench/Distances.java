@@ -72,11 +72,7 @@ class Distances {
         if (sweep instanceof Sweep.OnePort one) {
             return one;
         }
-        Sweep.TwoPort two = (Sweep.TwoPort) sweep;
-        return new Sweep.OnePort(
-                two.referenceOhm(),
-                two.frequenciesMHz(),
-                two.scattering().stream().map(Sweep.Scattering::s11).toList());
+        return ((Sweep.TwoPort) sweep).nearEnd();
     }
 
     private static DistanceResponse response(DistanceToFault found, Double lengthM, double velocity) {

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.bench.Expectation;
 import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
@@ -80,16 +81,15 @@ record MeasuredTest(
         if (how.leadLossDb() != null) {
             return how.leadLossDb();
         }
-        return how.leadCableKey() == null || how.leadLengthM() == null
-                ? 0
-                : catalogue
-                                .cableType(how.leadCableKey())
-                                .orElseThrow()
-                                .fittedCable()
-                                .attenuation()
-                                .dbPer100m(frequencyMHz, temperatureC())
-                        * how.leadLengthM()
-                        / 100;
+        if (how.leadCableKey() == null || how.leadLengthM() == null) {
+            return 0;
+        }
+        Attenuation lead = catalogue
+                .cableType(how.leadCableKey())
+                .orElseThrow()
+                .fittedCable()
+                .attenuation();
+        return new Expectation(lead, how.leadLengthM(), temperatureC(), List.of(), 0).lossDb(frequencyMHz);
     }
 
     Optional<Sweep> sweep(UUID file) {

@@ -139,20 +139,13 @@ final class ReadRows {
         }
         WattmeterPair pair = pair(reading, through);
         if (pair.gains()) {
-            findings.once(
-                    Code.THROUGH_ABOVE_BASELINE,
-                    "more came through the cable (%s) than without it (%s) at %s MHz: something in the set-up changed between the two"
-                            .formatted(
-                                    reading.through().strip(),
-                                    reading.baseline().strip(),
-                                    reading.frequencyMHz()),
-                    "frequencyMHz",
-                    reading.frequencyMHz());
-            throw new IllegalArgumentException(
+            String what =
                     "more came through the cable (%s) than without it (%s): something in the set-up changed between the two"
                             .formatted(
                                     reading.through().strip(),
-                                    reading.baseline().strip()));
+                                    reading.baseline().strip());
+            findings.once(Code.THROUGH_ABOVE_BASELINE, what, "frequencyMHz", reading.frequencyMHz());
+            throw new IllegalArgumentException(what);
         }
         return Optional.of(pair.at(reading.frequencyMHz()));
     }

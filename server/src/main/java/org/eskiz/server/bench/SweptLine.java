@@ -252,9 +252,7 @@ final class SweptLine {
 
     private SweptPointResponse point(int i, Optional<Expectation> expectation) {
         MeasuredLine.Point p = line.points().get(i);
-        double returnLoss = sweep instanceof Sweep.TwoPort two
-                ? -20 * Math.log10(two.scattering().get(i).s11().abs())
-                : Double.NaN;
+        double returnLoss = sweep instanceof Sweep.TwoPort two ? two.returnLossDb(i) : Double.NaN;
         if (!Double.isFinite(p.matchedLossDb()) || !Double.isFinite(p.plainLossDb())) {
             return null;
         }
