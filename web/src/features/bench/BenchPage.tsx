@@ -1,9 +1,10 @@
 import { useMemo, useRef, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useBenchLog } from '../../api';
 import type { BenchSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
+import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { Select } from '../../ui';
 import { METHOD_WORDS, OUTCOME_WORDS } from '../../words';
@@ -22,7 +23,7 @@ export function BenchPage() {
   const log = useBenchLog();
   const { settings } = usePreferences();
   const navigate = useNavigate();
-  const [params, setParams] = useSearchParams();
+  const { params, put, beginAnew } = useAddress();
   const [search, setSearch] = useState('');
   const field = useRef<HTMLInputElement>(null);
   useShortcuts(
@@ -40,20 +41,10 @@ export function BenchPage() {
     .split(' ')
     .map((id) => tests.find((t) => t.id === id))
     .filter((t): t is BenchSummary => t !== undefined);
-  const put = (name: string, value: string | null) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (value) after.set(name, value);
-        else after.delete(name);
-        return after;
-      },
-      { replace: true },
-    );
   const toggle = (id: string) => {
     const ids = chosen.map((t) => t.id);
     const next = ids.includes(id) ? ids.filter((x) => x !== id) : [...ids, id];
-    put('tests', next.slice(-MOST_COMPARED).join(' '));
+    put({ tests: next.slice(-MOST_COMPARED).join(' ') });
   };
   const fullDb = Math.max(1, ...tests.flatMap((t) => t.worst?.mostDb ?? 0));
 
@@ -83,7 +74,7 @@ export function BenchPage() {
                 { value: ALL, text: 'every way' },
                 ...METHODS.map((m) => ({ value: m as string, text: METHOD_WORDS[m].name })),
               ]}
-              onChange={(m) => put('method', m === ALL ? null : m)}
+              onChange={(m) => put({ method: m === ALL ? null : m })}
             />
             <Select
               label="verdict"
@@ -92,7 +83,7 @@ export function BenchPage() {
                 { value: ALL, text: 'every verdict' },
                 ...Object.entries(OUTCOME_WORDS).map(([value, text]) => ({ value, text })),
               ]}
-              onChange={(o) => put('outcome', o === ALL ? null : o)}
+              onChange={(o) => put({ outcome: o === ALL ? null : o })}
             />
             <button
               type="button"
@@ -124,7 +115,7 @@ export function BenchPage() {
                 className="quiet"
                 onClick={() => {
                   setSearch('');
-                  setParams({}, { replace: true });
+                  beginAnew({});
                 }}
               >
                 Show all

@@ -1,9 +1,10 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import type { CableType } from '../../api';
 import { answered, api, useCableTypes } from '../../api';
 import { Shell } from '../../app/Shell';
+import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { KeptFor, QuantityField, useNarrow } from '../../ui';
 import { frequencyText, plain } from '../../units';
@@ -24,7 +25,7 @@ const USUAL_MHZ = 145;
 /** Every type beside its curve; types of one's own are brought in here. */
 export function CablesPage() {
   const types = useCableTypes();
-  const [params, setParams] = useSearchParams();
+  const { params, put, beginAnew } = useAddress();
   const [filter, setFilter] = useState('');
   const [order, setOrder] = useState<{ column: Column | null; isDown: boolean }>({
     column: null,
@@ -33,25 +34,13 @@ export function CablesPage() {
   const field = useRef<HTMLInputElement>(null);
   const about = useRef<HTMLElement>(null);
   const narrow = useNarrow();
-  const put = (changes: Record<string, string | null>) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        for (const [name, value] of Object.entries(changes)) {
-          if (value) after.set(name, value);
-          else after.delete(name);
-        }
-        return after;
-      },
-      { replace: true },
-    );
   useShortcuts(
     useMemo(
       () => ({
         '/': () => field.current?.focus(),
-        n: () => setParams({ edit: 'new' }, { replace: true }),
+        n: () => beginAnew({ edit: 'new' }),
       }),
-      [setParams],
+      [beginAnew],
     ),
   );
 
