@@ -1,0 +1,104 @@
+package org.eskiz.core.kit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class CutPlanTest {
+
+    private static List<CutPlan.Cut> cuts(double... lengthsM) {
+        return IntStream.range(0, lengthsM.length)
+                .mapToObj(i -> new CutPlan.Cut("cut " + (i + 1), lengthsM[i]))
+                .toList();
+    }
+
+    private static CutPlan.Reel owned(double lengthM) {
+        return new CutPlan.Reel("reel of " + lengthM, lengthM, false);
+    }
+
+    private static CutPlan plan(List<CutPlan.Cut> cuts, List<CutPlan.Reel> reels, double soldInM) {
+        return CutPlan.of(cuts, reels, soldInM, () -> false);
+    }
+
+    /** The longest first would put 60 with 30 and need a third reel. */
+    @Test
+    void reelsAreFilledToTheirEndRatherThanGreedily() {
+        CutPlan plan = plan(cuts(60, 40, 30, 30, 40), List.of(owned(100), owned(100)), 100);
+
+        assertThat(plan.begun()).hasSize(2);
+        assertThat(plan.boughtM()).isZero();
+        assertThat(plan.leftM()).isCloseTo(0, within(1e-9));
+        assertThat(plan.isProven()).isTrue();
+    }
+
+    @Test
+    void whatIsAtHandGoesBeforeWhatIsBought() {
+        CutPlan plan = plan(cuts(30, 20), List.of(owned(25)), 50);
+
+        assertThat(plan.boughtM()).isEqualTo(50);
+        assertThat(plan.begun()).hasSize(1).first().satisfies(b -> {
+            assertThat(b.reel().isBought()).isTrue();
+            assertThat(b.leftM()).isEqualTo(0);
+        });
+    }
+
+    @Test
+    void theShorterReelThatSufficesIsBegun() {
+        CutPlan plan = plan(cuts(20), List.of(owned(100), owned(25)), 0);
+
+        assertThat(plan.begun())
+                .singleElement()
+                .satisfies(b -> assertThat(b.reel().lengthM()).isEqualTo(25));
+    }
+
+    @Test
+    void oneLongRestIsBetterThanTwoShortOnes() {
+        CutPlan plan = plan(cuts(60, 60, 20, 20), List.of(owned(100), owned(100)), 0);
+
+        assertThat(plan.longestRestM()).isEqualTo(40);
+    }
+
+    @Test
+    void whatNoReelIsLongEnoughForIsSaid() {
+        CutPlan plan = plan(cuts(120, 30), List.of(owned(100)), 50);
+
+        assertThat(plan.uncut()).extracting(CutPlan.Cut::lengthM).containsExactly(120.0);
+        assertThat(plan.begun()).hasSize(1);
+    }
+
+    @Test
+    void whatThereIsNoRoomForIsTheLeast() {
+        CutPlan plan = plan(cuts(60, 50, 40), List.of(owned(100)), 0);
+
+        assertThat(plan.uncut()).extracting(CutPlan.Cut::lengthM).containsExactly(50.0);
+    }
+
+    @Test
+    void allowancesCountBothEnds() {
+        assertThat(new Allowances(0.1, 0.3, 0.5).toCutM(20)).isCloseTo(21, within(1e-12));
+    }
+
+    @Test
+    void nothingIsCutTwiceAndNoReelIsOverdrawn() {
+        Random random = new Random(5);
+        for (int round = 0; round < 30; round++) {
+            List<CutPlan.Cut> cuts = cuts(random.doubles(9, 2, 40).toArray());
+            CutPlan plan = plan(cuts, List.of(owned(45), owned(30)), 50);
+            List<CutPlan.Cut> placed = new ArrayList<>(plan.uncut());
+            plan.begun().forEach(b -> placed.addAll(b.cuts()));
+            assertThat(placed).containsExactlyInAnyOrderElementsOf(cuts);
+            plan.begun()
+                    .forEach(b -> assertThat(b.cuts().stream()
+                                    .mapToDouble(CutPlan.Cut::lengthM)
+                                    .sum())
+                            .isLessThanOrEqualTo(b.reel().lengthM() + 1e-9));
+            double least = cuts.stream().mapToDouble(CutPlan.Cut::lengthM).sum() - 75;
+            assertThat(plan.boughtM()).isGreaterThanOrEqualTo(least);
+        }
+    }
+}
