@@ -760,6 +760,250 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/locker/cut-plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What to cut from which reel with least waste; stores nothing */
+        post: operations["planCuts"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/due.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When pieces are to be tested again, as iCalendar */
+        get: operations["exportDue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/kit-searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The best kits of owned pieces for a run; stores nothing */
+        post: operations["searchKits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/kits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Kits that are kept, by name */
+        get: operations["listKits"];
+        put?: never;
+        /** Store a new kit under an id made by the client */
+        post: operations["createKit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/kits/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say something else of a kit */
+        put: operations["saveKit"];
+        post?: never;
+        /** Unpack a kit; its pieces stay in the locker */
+        delete: operations["deleteKit"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/kits/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Pack a kit again that was unpacked */
+        post: operations["restoreKit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/length-sets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which few lengths serve several sites best; stores nothing */
+        post: operations["searchLengthSets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/movements/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take pieces out or put them away, all or none; sent again, it amends where to and what they bore */
+        put: operations["movePieces"];
+        post?: never;
+        /** Take a movement back, as if it had never been */
+        delete: operations["takeBackMovement"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/pieces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All pieces and how they stand, by label */
+        get: operations["listPieces"];
+        put?: never;
+        /** Store a new piece under an id made by the client */
+        post: operations["createPiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/pieces.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The locker as CSV */
+        get: operations["exportPieces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/pieces/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One piece with its whole life */
+        get: operations["getPiece"];
+        /** Say something else of a piece */
+        put: operations["savePiece"];
+        post?: never;
+        /** Take a piece out of the locker; refused while plans are made of it */
+        delete: operations["deletePiece"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/pieces/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note a repair, a new end, or that a piece is retired or used again */
+        post: operations["changePiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/pieces/{id}/changes/{change}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take back the last thing that was done to a piece */
+        delete: operations["takeBackChange"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/locker/pieces/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a piece back that was taken out of the locker */
+        post: operations["restorePiece"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mixes": {
         parameters: {
             query?: never;
@@ -973,6 +1217,22 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AdapterRequest: {
+            far: components["schemas"]["EndRequest"];
+            near: components["schemas"]["EndRequest"];
+        };
+        AdapterResponse: {
+            far: components["schemas"]["EndResponse"];
+            near: components["schemas"]["EndResponse"];
+        };
+        AllowancesRequest: {
+            /** Format: double */
+            dripLoopM?: number;
+            /** Format: double */
+            eachEndM?: number;
+            /** Format: double */
+            serviceLoopM?: number;
+        };
         AmountRequest: {
             /** Format: double */
             amount: number;
@@ -1074,6 +1334,15 @@ export interface components {
             /** Format: double */
             totalLossDb: number;
         };
+        BegunReelResponse: {
+            bought: boolean;
+            cuts: components["schemas"]["CutResponse"][];
+            /** Format: double */
+            leftM: number;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+        };
         BenchAnalysisResponse: {
             cause: components["schemas"]["CauseResponse"] | null;
             curve: components["schemas"]["SweptPointResponse"][];
@@ -1152,6 +1421,8 @@ export interface components {
             openFileId?: string;
             piece?: string;
             /** Format: uuid */
+            pieceId?: string;
+            /** Format: uuid */
             planId?: string;
             readings?: components["schemas"]["ReadingRequest"][];
             /** Format: int32 */
@@ -1192,6 +1463,8 @@ export interface components {
             /** @enum {string|null} */
             outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
             piece: string | null;
+            /** Format: uuid */
+            pieceId: string | null;
             /** Format: int32 */
             revision: number;
             setAside: boolean;
@@ -1590,6 +1863,38 @@ export interface components {
         CurvesResponse: {
             curves: components["schemas"]["CableCurveResponse"][];
         };
+        CutPlanRequest: {
+            allowances?: components["schemas"]["AllowancesRequest"];
+            cuts: components["schemas"]["CutRequest"][];
+            reels?: components["schemas"]["ReelRequest"][];
+            /** Format: double */
+            soldInM?: number;
+        };
+        CutPlanResponse: {
+            /** Format: double */
+            boughtM: number;
+            /** Format: double */
+            leftM: number;
+            /** Format: double */
+            longestRestM: number;
+            /** Format: double */
+            neededM: number;
+            proven: boolean;
+            reels: components["schemas"]["BegunReelResponse"][];
+            uncut: components["schemas"]["CutResponse"][];
+        };
+        CutRequest: {
+            /** Format: int32 */
+            count?: number;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+        };
+        CutResponse: {
+            /** Format: double */
+            lengthM: number;
+            name: string;
+        };
         DecisionRequest: {
             /** Format: uuid */
             id: string;
@@ -1691,6 +1996,16 @@ export interface components {
              */
             powerOutW: number | null;
         };
+        EndRequest: {
+            connectorKey: string;
+            /** @enum {string} */
+            gender: "PLUG" | "SOCKET";
+        };
+        EndResponse: {
+            connectorKey: string;
+            /** @enum {string} */
+            gender: "PLUG" | "SOCKET";
+        };
         ExposureRequest: {
             /** Format: double */
             groundFactor?: number;
@@ -1728,6 +2043,25 @@ export interface components {
             k2: number;
             /** Format: double */
             worstRelativeResidual: number;
+        };
+        FoundKitResponse: {
+            adapters: components["schemas"]["PackedAdapterResponse"][];
+            bestIn: ("LEAST_LOSS" | "FEWEST_JOINTS" | "LEAST_MASS" | "LEAST_LEFT_OVER")[];
+            /** Format: double */
+            leftOverM: number;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            lossDb: number;
+            /** Format: double */
+            massKg: number | null;
+            /** Format: int32 */
+            matedPairs: number;
+            pieces: components["schemas"]["LaidResponse"][];
+            provenIn: ("LEAST_LOSS" | "FEWEST_JOINTS" | "LEAST_MASS" | "LEAST_LEFT_OVER")[];
+            row: components["schemas"]["RowResponse"];
+            run: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            spare: components["schemas"]["SpareResponse"] | null;
         };
         IdentityResponse: {
             cable: string | null;
@@ -1797,6 +2131,54 @@ export interface components {
             /** Format: double */
             voltageRms: number;
         };
+        KitRequest: {
+            adapters?: components["schemas"]["AdapterRequest"][];
+            /** Format: uuid */
+            id?: string;
+            name: string;
+            note?: string;
+            pieces: components["schemas"]["PackedRequest"][];
+            /** Format: int64 */
+            version?: number;
+        };
+        KitResponse: {
+            adapters: components["schemas"]["AdapterResponse"][];
+            demo: boolean;
+            /** Format: uuid */
+            id: string;
+            isOut: boolean;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+            note: string | null;
+            pieces: components["schemas"]["PackedResponse"][];
+            trouble: string[];
+            /** Format: int64 */
+            version: number;
+        };
+        KitSearchRequest: {
+            antenna?: components["schemas"]["EndRequest"];
+            comparison: components["schemas"]["ComparisonRequest"];
+            leaveOut?: string[];
+            /** Format: double */
+            lengthM?: number;
+            /** Format: int32 */
+            mostPieces?: number;
+            radio?: components["schemas"]["EndRequest"];
+            withFailing?: boolean;
+        };
+        KitSearchResponse: {
+            /** Format: double */
+            frequencyMHz: number;
+            kits: components["schemas"]["FoundKitResponse"][];
+            leftOut: components["schemas"]["LeftOutResponse"][];
+            /** Format: int64 */
+            setsTried: number;
+            /** Format: double */
+            shortByM: number | null;
+            /** Format: double */
+            wantedM: number;
+        };
         LadderResponse: {
             /** Format: int32 */
             band: number;
@@ -1813,6 +2195,44 @@ export interface components {
             costPerW: number | null;
             rowId: string;
         };
+        LaidResponse: {
+            isMeasured: boolean;
+            label: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            lossDb: number;
+            /** Format: uuid */
+            pieceId: string;
+            turned: boolean;
+        };
+        LeftOutResponse: {
+            label: string;
+            /** Format: uuid */
+            pieceId: string;
+            /** @enum {string} */
+            why: "ASKED" | "RETIRED" | "OUT" | "FAILING" | "ENDS_UNKNOWN" | "LOSS_UNKNOWN" | "OTHER_LINE";
+        };
+        LengthSetRequest: {
+            cableKey: string;
+            connectorKey: string;
+            /** Format: double */
+            frequencyMHz: number;
+            lightestFirst?: boolean;
+            /** Format: int32 */
+            mostPieces?: number;
+            /** Format: int32 */
+            pairsBetween?: number;
+            sites: components["schemas"]["SiteRequest"][];
+            /** Format: double */
+            stepM?: number;
+        };
+        LengthSetResponse: {
+            proven: boolean;
+            sets: components["schemas"]["SetResponse"][];
+            /** Format: int64 */
+            setsTried: number;
+        };
         Line: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             cable?: components["schemas"]["CableRequest"];
             cableKey?: string;
@@ -1821,6 +2241,8 @@ export interface components {
             /** Format: double */
             lengthM?: number;
             name?: string;
+            /** Format: uuid */
+            pieceId?: string;
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -1914,6 +2336,16 @@ export interface components {
             /** @enum {string} */
             to: "AT_RADIO" | "AT_ANTENNA" | "NONE";
         };
+        MeasuredLawResponse: {
+            /** Format: double */
+            k1: number;
+            /** Format: double */
+            k2: number;
+            /** Format: date */
+            on: string;
+            /** Format: uuid */
+            testId: string;
+        };
         MeasuredLossResponse: {
             /** Format: double */
             frequencyMHz: number;
@@ -1928,6 +2360,19 @@ export interface components {
             rows: components["schemas"]["RowResponse"][];
             /** Format: int32 */
             tried: number;
+        };
+        MovementRequest: {
+            frozen?: boolean;
+            /** @enum {string} */
+            kind: "TOOK_OUT" | "PUT_AWAY" | "WAS_OUT";
+            /** Format: date */
+            on: string;
+            pieceIds: string[];
+            to?: string;
+            trodden?: boolean;
+            /** Format: date */
+            until?: string;
+            wet?: boolean;
         };
         NearResponse: {
             /** Format: double */
@@ -1972,6 +2417,137 @@ export interface components {
             /** Format: double */
             frequencyMHz: number;
         };
+        PackedAdapterResponse: {
+            /** Format: int32 */
+            count: number;
+            far: components["schemas"]["EndResponse"];
+            near: components["schemas"]["EndResponse"];
+        };
+        PackedRequest: {
+            /** Format: uuid */
+            pieceId: string;
+            spare?: boolean;
+            turned?: boolean;
+        };
+        PackedResponse: {
+            label: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: uuid */
+            pieceId: string;
+            spare: boolean;
+            turned: boolean;
+        };
+        PieceChangeRequest: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "REPAIR" | "NEW_END" | "RETIRED" | "BACK_IN_SERVICE";
+            /** Format: double */
+            lengthAfterM?: number;
+            note?: string;
+            /** Format: date */
+            on: string;
+        };
+        PieceEventResponse: {
+            /** @enum {string|null} */
+            cause: "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE" | null;
+            frozen: boolean;
+            /** Format: uuid */
+            id: string | null;
+            /** @enum {string} */
+            kind: "BOUGHT" | "ENTERED" | "OUTING" | "TEST" | "REPAIR" | "NEW_END" | "RETIRED" | "BACK_IN_SERVICE";
+            /** Format: double */
+            lengthAfterM: number | null;
+            /** Format: double */
+            lengthBeforeM: number | null;
+            /** Format: double */
+            lossDb: number | null;
+            note: string | null;
+            /** Format: date */
+            on: string;
+            /** @enum {string|null} */
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            /** Format: double */
+            percentOfSheet: number | null;
+            to: string | null;
+            trodden: boolean;
+            /** Format: date */
+            until: string | null;
+            wet: boolean;
+        };
+        PieceRequest: {
+            /** Format: date */
+            boughtOn?: string;
+            cableKey?: string;
+            far?: components["schemas"]["EndRequest"];
+            /** Format: uuid */
+            id?: string;
+            keptAt?: string;
+            label: string;
+            /** Format: double */
+            lengthM: number;
+            near?: components["schemas"]["EndRequest"];
+            note?: string;
+            price?: number;
+            priceCurrency?: string;
+            /** Format: int64 */
+            version?: number;
+        };
+        PieceResponse: {
+            events: components["schemas"]["PieceEventResponse"][];
+            kits: string[];
+            measured: components["schemas"]["MeasuredLawResponse"] | null;
+            summary: components["schemas"]["PieceSummary"];
+        };
+        PieceSummary: {
+            /** Format: date */
+            boughtOn: string | null;
+            cableKey: string | null;
+            cableName: string | null;
+            demo: boolean;
+            far: components["schemas"]["EndResponse"] | null;
+            /** Format: int32 */
+            hardOutings: number;
+            /** Format: uuid */
+            id: string;
+            keptAt: string | null;
+            label: string;
+            /** Format: date */
+            lastTestedOn: string | null;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            massKg: number | null;
+            /** Format: double */
+            moreThanFirstDb: number | null;
+            near: components["schemas"]["EndResponse"] | null;
+            note: string | null;
+            /** Format: date */
+            outSince: string | null;
+            outTo: string | null;
+            /** Format: int32 */
+            outings: number;
+            /** Format: double */
+            percentOfSheet: number | null;
+            plans: components["schemas"]["PlanNameResponse"][];
+            price: number | null;
+            priceCurrency: string | null;
+            reasons: components["schemas"]["StandingReasonResponse"][];
+            /** Format: double */
+            referenceMHz: number | null;
+            /** Format: date */
+            retiredOn: string | null;
+            /** @enum {string} */
+            standing: "FINE" | "DUE" | "FAILING" | "RETIRED";
+            /** Format: date */
+            testAgainOn: string | null;
+            /** @enum {string|null} */
+            testAgainWhy: "NEVER_TESTED" | "AGE" | "OUTINGS" | "EXPOSURE" | "TREND" | null;
+            trend: components["schemas"]["TrendResponse"] | null;
+            /** Format: int64 */
+            version: number;
+        };
         PlaceResponse: {
             currentRms: number | components["schemas"]["BoundsResponse"];
             /** Format: double */
@@ -2006,6 +2582,12 @@ export interface components {
             name: string;
             /** Format: uuid */
             planId: string;
+            site: string;
+        };
+        PlanNameResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
             site: string;
         };
         PlanRequest: {
@@ -2209,6 +2791,11 @@ export interface components {
             /** Format: double */
             preamplifierNoiseFigureDb?: number;
         };
+        ReelRequest: {
+            /** Format: double */
+            lengthM: number;
+            name: string;
+        };
         ReflectionPeakResponse: {
             /** Format: double */
             distanceM: number;
@@ -2286,6 +2873,16 @@ export interface components {
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
         };
+        SetResponse: {
+            lengthsM: number[];
+            /** Format: double */
+            massKg: number | null;
+            /** Format: double */
+            meanLossDb: number;
+            uses: components["schemas"]["UseResponse"][];
+            /** Format: double */
+            worstLossDb: number;
+        };
         Settings: {
             /** Format: double */
             cableWorthPerDb: number;
@@ -2313,6 +2910,7 @@ export interface components {
             /** @enum {string} */
             temperatures: "CELSIUS" | "FAHRENHEIT";
             tolerances: components["schemas"]["Tolerances"];
+            upkeep: components["schemas"]["Upkeep"];
             /** Format: int64 */
             version: number;
         };
@@ -2389,6 +2987,13 @@ export interface components {
             /** Format: double */
             toM: number;
         };
+        SiteRequest: {
+            /** Format: double */
+            lengthM: number;
+            name: string;
+            /** Format: int32 */
+            visits?: number;
+        };
         SketchedElementResponse: {
             kind: string;
             /** Format: double */
@@ -2405,12 +3010,29 @@ export interface components {
         SourceResponse: {
             cableKey: string | null;
             candidateId: string | null;
+            /** Format: uuid */
+            pieceId: string | null;
+        };
+        SpareResponse: {
+            label: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: uuid */
+            pieceId: string;
         };
         StandInsResponse: {
             /** Format: int32 */
             analyserPort: number | null;
             /** Format: int32 */
             wattmeterPort: number | null;
+        };
+        StandingReasonResponse: {
+            /** Format: double */
+            amount: number | null;
+            /** @enum {string} */
+            code: "RETIRED" | "PAST_LIMIT" | "WORSE_THAN_SHEET" | "BETTER_THAN_CAN_BE" | "NEVER_TESTED" | "DUE_BY_AGE" | "DUE_BY_OUTINGS" | "DUE_BY_EXPOSURE" | "DUE_BY_TREND" | "BETTER_THAN_ITS_AGE";
+            /** Format: date */
+            on: string | null;
         };
         StationRequest: {
             load?: string;
@@ -2518,6 +3140,14 @@ export interface components {
              */
             kind: "TRANSFORMER";
         };
+        TrendResponse: {
+            /** Format: double */
+            least: number | null;
+            /** Format: double */
+            most: number | null;
+            /** Format: double */
+            percentPerYear: number;
+        };
         UnderstoodResponse: {
             decimalComma: boolean;
             /** @enum {string} */
@@ -2528,6 +3158,27 @@ export interface components {
             /** @enum {string} */
             lossPer: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
             separator: string;
+        };
+        Upkeep: {
+            /** Format: int32 */
+            hardOutings: number;
+            /** Format: int32 */
+            months: number;
+            /** Format: int32 */
+            outings: number;
+            /** Format: double */
+            retireAndDb: number;
+            /** Format: double */
+            retireOrDb: number;
+            /** Format: double */
+            retirePercent: number;
+        };
+        UseResponse: {
+            /** Format: double */
+            leftOverM: number;
+            lengthsM: number[];
+            /** Format: double */
+            lossDb: number;
         };
         ValuePointResponse: {
             /** Format: double */
@@ -3763,6 +4414,461 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LoadFileResponse"];
+                };
+            };
+        };
+    };
+    planCuts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CutPlanRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutPlanResponse"];
+                };
+            };
+        };
+    };
+    exportDue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    searchKits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitSearchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitSearchResponse"];
+                };
+            };
+        };
+    };
+    listKits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResponse"][];
+                };
+            };
+        };
+    };
+    createKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResponse"];
+                };
+            };
+        };
+    };
+    saveKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResponse"];
+                };
+            };
+        };
+    };
+    deleteKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    restoreKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResponse"];
+                };
+            };
+        };
+    };
+    searchLengthSets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthSetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthSetResponse"];
+                };
+            };
+        };
+    };
+    movePieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovementRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceSummary"][];
+                };
+            };
+        };
+    };
+    takeBackMovement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceSummary"][];
+                };
+            };
+        };
+    };
+    listPieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceSummary"][];
+                };
+            };
+        };
+    };
+    createPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceResponse"];
+                };
+            };
+        };
+    };
+    exportPieces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    getPiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceResponse"];
+                };
+            };
+        };
+    };
+    savePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceResponse"];
+                };
+            };
+        };
+    };
+    deletePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PieceChangeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceResponse"];
+                };
+            };
+        };
+    };
+    takeBackChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceResponse"];
+                };
+            };
+        };
+    };
+    restorePiece: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PieceResponse"];
                 };
             };
         };

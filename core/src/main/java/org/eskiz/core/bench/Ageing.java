@@ -109,8 +109,12 @@ public record Ageing(double percentPerYear, Optional<Interval> interval) {
 
         /** Whether a piece that lost {@code firstDb} at first and loses {@code nowDb} has had its day. */
         public boolean isReached(double firstDb, double nowDb) {
-            double more = nowDb - firstDb;
-            return more > orDb || (more > andDb && more > percent / 100 * firstDb);
+            return nowDb - firstDb > moreThanFirstDb(firstDb);
+        }
+
+        /** How much more than at first a piece may lose, dB. */
+        public double moreThanFirstDb(double firstDb) {
+            return Math.min(orDb, Math.max(andDb, percent / 100 * firstDb));
         }
     }
 }

@@ -25,8 +25,9 @@ public final class PieceLoss {
      *
      * @param lossDb of the piece with its joints
      * @param jointsDb what its joints should lose
+     * @param temperatureC of the cable
      */
-    public record Measured(double frequencyMHz, double lossDb, double jointsDb) {
+    public record Measured(double frequencyMHz, double lossDb, double jointsDb, double temperatureC) {
 
         double ofCableDb() {
             return lossDb - jointsDb;
@@ -54,7 +55,7 @@ public final class PieceLoss {
             return Optional.of(type.get().scaledBy(ratio(measured, lengthM, type.get())));
         }
         List<AttenuationPoint> points = measured.stream()
-                .map(m -> new AttenuationPoint(m.frequencyMHz(), dbPer100m(m, lengthM)))
+                .map(m -> new AttenuationPoint(m.frequencyMHz(), dbPer100m(m, lengthM) * toSheetTemperature(m, type)))
                 .toList();
         return Optional.of(AttenuationFit.of(points).attenuation());
     }
@@ -63,10 +64,16 @@ public final class PieceLoss {
         return Math.max(LEAST_DB_PER_100M, m.ofCableDb() / lengthM * 100);
     }
 
+    /** A law is stated at 20 °C; what a type says of temperature holds for its pieces. */
+    private static double toSheetTemperature(Measured m, Optional<Attenuation> type) {
+        return type.map(t -> t.dbPer100m(m.frequencyMHz(), Attenuation.SHEET_TEMPERATURE_C)
+                        / t.dbPer100m(m.frequencyMHz(), m.temperatureC()))
+                .orElse(1.0);
+    }
+
     private static double ratio(List<Measured> measured, double lengthM, Attenuation type) {
         return measured.stream()
-                .mapToDouble(
-                        m -> dbPer100m(m, lengthM) / type.dbPer100m(m.frequencyMHz(), Attenuation.SHEET_TEMPERATURE_C))
+                .mapToDouble(m -> dbPer100m(m, lengthM) / type.dbPer100m(m.frequencyMHz(), m.temperatureC()))
                 .average()
                 .orElseThrow();
     }

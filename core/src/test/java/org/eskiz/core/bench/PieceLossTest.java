@@ -16,7 +16,7 @@ class PieceLossTest {
 
     private static Measured measured(double frequencyMHz, double factor, double jointsDb) {
         return new Measured(
-                frequencyMHz, TYPE.dbPer100m(frequencyMHz, 20) * factor * LENGTH_M / 100 + jointsDb, jointsDb);
+                frequencyMHz, TYPE.dbPer100m(frequencyMHz, 20) * factor * LENGTH_M / 100 + jointsDb, jointsDb, 20);
     }
 
     @Test
@@ -39,7 +39,7 @@ class PieceLossTest {
 
     @Test
     void whatABadJointLosesStaysWithThePiece() {
-        List<Measured> measured = List.of(new Measured(145, 2.0, 0.1));
+        List<Measured> measured = List.of(new Measured(145, 2.0, 0.1, 20));
 
         Attenuation law = PieceLoss.of(measured, LENGTH_M, Optional.of(TYPE)).orElseThrow();
 
@@ -53,9 +53,18 @@ class PieceLossTest {
 
     @Test
     void lessThanItsJointsStillIsALawWithoutGain() {
-        Attenuation law = PieceLoss.of(List.of(new Measured(145, 0.05, 0.1)), LENGTH_M, Optional.of(TYPE))
+        Attenuation law = PieceLoss.of(List.of(new Measured(145, 0.05, 0.1, 20)), LENGTH_M, Optional.of(TYPE))
                 .orElseThrow();
 
         assertThat(law.dbPer100m(145, 20)).isPositive();
+    }
+
+    @Test
+    void aHotTestIsBroughtBackToTheTemperatureOfTheSheet() {
+        double hotDb = TYPE.dbPer100m(145, 45) * LENGTH_M / 100;
+        Attenuation scaled = PieceLoss.of(List.of(new Measured(145, hotDb, 0, 45)), LENGTH_M, Optional.of(TYPE))
+                .orElseThrow();
+
+        assertThat(scaled.dbPer100m(145, 20)).isCloseTo(TYPE.dbPer100m(145, 20), within(1e-9));
     }
 }

@@ -114,6 +114,9 @@ final class BandWriting {
         if (line.cableKey() != null) {
             return line.cableKey();
         }
+        if (line.pieceId() != null) {
+            return line.typeIn(catalogue).orElseThrow().facts().name();
+        }
         return line.name() == null ? "a cable of one's own" : line.name();
     }
 

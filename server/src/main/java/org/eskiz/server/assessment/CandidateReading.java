@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -30,7 +31,7 @@ final class CandidateReading {
 
     private final ComparisonRequest request;
     private final Catalogue catalogue;
-    private final CoreReading reading;
+
     private final Map<String, Entry> entries = new LinkedHashMap<>();
     private final List<Integer> sections;
     private final ToleranceRequest tolerance;
@@ -39,7 +40,7 @@ final class CandidateReading {
     private CandidateReading(ComparisonRequest request, Catalogue catalogue) {
         this.request = request;
         this.catalogue = catalogue;
-        this.reading = new CoreReading(catalogue);
+
         this.tolerance = requireNonNullElse(request.tolerance(), ToleranceRequest.USUAL);
         this.sections = IntStream.range(0, request.run().size())
                 .filter(i -> ComparisonCheck.isCandidateLine(request.run().get(i)))
@@ -113,6 +114,9 @@ final class CandidateReading {
             add(catalogue.cableType(line.cableKey()).orElseThrow());
             return line.cableKey();
         }
+        if (line.pieceId() != null) {
+            return addPiece(line.pieceId());
+        }
         return entries.values().stream()
                 .filter(e -> line.cable().equals(e.written()))
                 .map(e -> e.candidate().id())
@@ -125,8 +129,25 @@ final class CandidateReading {
     }
 
     private void add(CableType type) {
+        entries.putIfAbsent(
+                type.key(),
+                new Entry(candidate(type), type.facts().name(), type.key(), null, null, hasSamplePrice(type)));
+    }
+
+    private String addPiece(UUID piece) {
+        CableType cable = catalogue.piece(piece).orElseThrow().cable();
+        entries.putIfAbsent(
+                cable.key(), new Entry(candidate(cable), cable.facts().name(), null, piece, null, false));
+        return cable.key();
+    }
+
+    private static boolean hasSamplePrice(CableType type) {
+        return type.facts().price() != null && type.facts().price().sample();
+    }
+
+    private Candidate candidate(CableType type) {
         CableType.Facts facts = type.facts();
-        var candidate = new Candidate(
+        return new Candidate(
                 type.key(),
                 type.fittedCable(),
                 facts.balanced(),
@@ -137,21 +158,19 @@ final class CandidateReading {
                 mechanics(facts.mechanics()),
                 RatingsReading.typical(facts),
                 tolerance.of(facts.provenance()));
-        boolean sample = facts.price() != null && facts.price().sample();
-        entries.putIfAbsent(type.key(), new Entry(candidate, facts.name(), type.key(), null, sample));
     }
 
     private void add(String id, String name, CableRequest cable, CandidateRequest.PriceRequest price) {
         var candidate = new Candidate(
                 id,
-                reading.cable(null, cable),
+                CoreReading.cable(cable),
                 false,
                 price(price),
                 OptionalDouble.empty(),
                 Mechanics.UNKNOWN,
                 RatingsReading.written(cable.ratings()),
                 tolerance.of(Provenance.SHEET));
-        entries.put(id, new Entry(candidate, name == null ? id : name, null, cable, false));
+        entries.put(id, new Entry(candidate, name == null ? id : name, null, null, cable, false));
     }
 
     private static Mechanics mechanics(CableType.Mechanics m) {
@@ -183,15 +202,22 @@ final class CandidateReading {
     /**
      * A candidate and what the screen calls it.
      *
-     * @param cableKey its key; null for one written out
-     * @param written as the request has it; null for one of the catalogue
+     * @param cableKey its key; null for one that is not of the catalogue
+     * @param pieceId of the locker; null for one that is not
+     * @param written as the request has it; null for one of the catalogue or the locker
      * @param samplePrice whether its price is a sample
      */
-    record Entry(Candidate candidate, String name, String cableKey, CableRequest written, boolean samplePrice) {
+    record Entry(
+            Candidate candidate,
+            String name,
+            String cableKey,
+            UUID pieceId,
+            CableRequest written,
+            boolean samplePrice) {
 
         /** As it stands in a section in place of what is there. */
         ElementRequest.Line inPlaceOf(ElementRequest.Line line) {
-            return new ElementRequest.Line(line.id(), name, cableKey, written, line.lengthM(), true);
+            return new ElementRequest.Line(line.id(), name, cableKey, pieceId, written, line.lengthM(), true);
         }
     }
 }

@@ -85,6 +85,26 @@ public record ComparisonRequest(
             @Within(what = "band", min = 0, max = 63) Integer band,
             Boolean profile) {}
 
+    /** The same question about another run, bought in another way. */
+    public ComparisonRequest of(List<ElementRequest> otherRun, PurchaseRequest otherPurchase) {
+        return new ComparisonRequest(
+                radio,
+                ambientC,
+                flatJointLossDb,
+                receiver,
+                exposure,
+                otherRun,
+                bands,
+                candidates,
+                requirements,
+                otherPurchase,
+                tolerance,
+                preference,
+                null,
+                false,
+                null);
+    }
+
     AssessmentRequest assessment() {
         return new AssessmentRequest(radio, ambientC, flatJointLossDb, receiver, exposure, run, bands);
     }

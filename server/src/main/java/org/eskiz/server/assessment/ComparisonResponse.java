@@ -3,6 +3,7 @@ package org.eskiz.server.assessment;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.UUID;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Suitability;
 import org.eskiz.core.choice.Verdict;
@@ -111,9 +112,11 @@ public record ComparisonResponse(
             SourceResponse source,
             double lengthM) {}
 
-    /** Where a cable comes from: a key of the catalogue, or the client's own id. */
+    /** Where a cable comes from: a key of the catalogue, a piece of the locker, or the client's own id. */
     public record SourceResponse(
-            @OrNull String cableKey, @OrNull String candidateId) {}
+            @OrNull String cableKey,
+            @OrNull UUID pieceId,
+            @OrNull String candidateId) {}
 
     public record CostResponse(
             BigDecimal amount,

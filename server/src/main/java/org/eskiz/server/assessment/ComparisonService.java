@@ -52,6 +52,34 @@ public class ComparisonService {
                 details(request, rows, p.writing, faults));
     }
 
+    /**
+     * The row of what stands in the run now, and no other.
+     *
+     * @param asked as for {@link #compare}
+     */
+    public ComparisonResponse.RowResponse presentRow(ComparisonRequest asked) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = checked(asked, catalogue, "");
+        Prepared p = prepare(asked, catalogue, faults);
+        return p.writing.row(p.comparison.row(p.candidates.present()));
+    }
+
+    /**
+     * Refuses a comparison that cannot be made.
+     *
+     * @param path stands before the paths of the faults
+     */
+    public void check(ComparisonRequest asked, String path) {
+        checked(asked, catalogues.current(), path);
+    }
+
+    private static Faults checked(ComparisonRequest asked, Catalogue catalogue, String path) {
+        Faults faults = Faults.in(asked).below(path);
+        new ComparisonCheck(catalogue, faults).complete(asked);
+        faults.refuse();
+        return faults;
+    }
+
     /** Curves of some rows of a ledger. */
     SweepResponse sweep(SweepRequest request) {
         Catalogue catalogue = catalogues.current();

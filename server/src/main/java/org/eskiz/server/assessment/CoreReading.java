@@ -86,7 +86,7 @@ final class CoreReading {
 
     private Element element(ElementRequest element, Double flatJointLossDb) {
         if (element instanceof ElementRequest.Line line) {
-            return new Element.Line(cable(line.cableKey(), line.cable()), line.lengthM());
+            return new Element.Line(cable(line), line.lengthM());
         }
         if (element instanceof ElementRequest.Joint joint) {
             return joint(joint, flatJointLossDb);
@@ -111,11 +111,11 @@ final class CoreReading {
         return new Element.Pad(loss, OptionalDouble.of(requireNonNullElse(joint.impedanceOhm(), c.impedanceOhm())));
     }
 
-    Cable cable(String key, CableRequest written) {
-        return written == null ? catalogue.cableType(key).orElseThrow().fittedCable() : cable(written);
+    private Cable cable(ElementRequest.Line line) {
+        return line.cable() == null ? line.typeIn(catalogue).orElseThrow().fittedCable() : cable(line.cable());
     }
 
-    private static Cable cable(CableRequest written) {
+    static Cable cable(CableRequest written) {
         var attenuation = written.attenuation();
         return attenuation.points() == null
                 ? Cable.ofCoefficients(

@@ -5,6 +5,11 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.OwnedPiece;
 import org.eskiz.server.http.PlainText;
 import org.eskiz.server.http.Within;
 
@@ -33,21 +38,32 @@ public sealed interface ElementRequest {
     String name();
 
     /**
-     * A length of cable: a key of the catalogue, or a cable written out.
+     * A length of cable: a key of the catalogue, a piece of the locker, or a cable written out.
      *
+     * @param pieceId a piece that the operator owns; what was measured of it stands in place of its type
+     * @param lengthM of a piece, what it was when it was put in
      * @param candidate whether a comparison may replace it
      */
     record Line(
             @PlainText(max = 64) String id,
             @PlainText(max = 120) String name,
             @PlainText(max = 64) String cableKey,
+            UUID pieceId,
             @Valid CableRequest cable,
 
             @Within(what = Ranges.LENGTH, min = 0, max = 10_000)
             Double lengthM,
 
             Boolean candidate)
-            implements ElementRequest {}
+            implements ElementRequest {
+
+        /** What the catalogue or the locker says of it; empty for a cable written out, or where neither knows it. */
+        public Optional<CableType> typeIn(Catalogue catalogue) {
+            return pieceId == null
+                    ? Optional.ofNullable(cableKey).flatMap(catalogue::cableType)
+                    : catalogue.piece(pieceId).map(OwnedPiece::cable);
+        }
+    }
 
     /** One mated pair of connectors: a key of the catalogue, a loss of its own, or both. */
     record Joint(

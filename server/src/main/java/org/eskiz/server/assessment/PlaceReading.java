@@ -49,7 +49,7 @@ final class PlaceReading {
         if (!(element instanceof ElementRequest.Line line)) {
             return 0;
         }
-        Optional<CableType> type = line.cableKey() == null ? Optional.empty() : catalogue.cableType(line.cableKey());
+        Optional<CableType> type = line.typeIn(catalogue);
         return tolerance.of(type.map(t -> t.facts().provenance()).orElse(Provenance.SHEET));
     }
 

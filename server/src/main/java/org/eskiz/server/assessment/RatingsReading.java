@@ -28,9 +28,9 @@ final class RatingsReading {
     }
 
     Ratings of(ElementRequest.Line line) {
-        return line.cableKey() == null
+        return line.cable() != null
                 ? written(line.cable().ratings())
-                : typical(catalogue.cableType(line.cableKey()).orElseThrow().facts());
+                : typical(line.typeIn(catalogue).orElseThrow().facts());
     }
 
     Ratings of(ElementRequest.Joint joint) {

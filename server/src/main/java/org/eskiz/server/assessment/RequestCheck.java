@@ -1,7 +1,10 @@
 package org.eskiz.server.assessment;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.UUID;
 import java.util.stream.Stream;
 import org.eskiz.core.cable.AveragePower;
 import org.eskiz.server.catalogue.Catalogue;
@@ -32,11 +35,29 @@ final class RequestCheck {
     /** Only that every key named is known; an unfinished plan may lack the rest. */
     void references(String prefix, AssessmentRequest request) {
         each(prefix + "run", request.run(), this::references);
+        eachPieceOnce(prefix, request.run());
+    }
+
+    /** A piece cannot lie in two places. */
+    private void eachPieceOnce(String prefix, List<ElementRequest> run) {
+        Map<UUID, String> first = new HashMap<>();
+        each(prefix + "run", run, (path, element) -> {
+            if (element instanceof ElementRequest.Line line && line.pieceId() != null) {
+                String before = first.putIfAbsent(line.pieceId(), path);
+                if (before != null) {
+                    faults.add(
+                            path + ".pieceId", "the piece lies in " + before + " already; it cannot be in two places");
+                }
+            }
+        });
     }
 
     private void references(String path, ElementRequest element) {
         if (element instanceof ElementRequest.Line line) {
             knownCable(path + ".cableKey", line.cableKey());
+            if (line.pieceId() != null && catalogue.piece(line.pieceId()).isEmpty()) {
+                faults.add(path + ".pieceId", "there is no piece \"" + line.pieceId() + "\" in the locker");
+            }
         }
         if (element instanceof ElementRequest.Joint joint
                 && joint.connectorKey() != null
@@ -53,7 +74,7 @@ final class RequestCheck {
 
     private void complete(String path, ElementRequest element) {
         if (element instanceof ElementRequest.Line line) {
-            exactlyOne(path, "cableKey or cable", line.cableKey(), line.cable());
+            exactlyOne(path, "cableKey, pieceId or cable", line.cableKey(), line.pieceId(), line.cable());
             require(path + ".lengthM", line.lengthM());
             complete(path + ".cable", line.cable());
         } else if (element instanceof ElementRequest.Joint joint) {

@@ -140,8 +140,10 @@ final class RowWriting {
     }
 
     private ComparisonResponse.SourceResponse source(Candidate candidate) {
-        String key = candidates.entry(candidate.id()).cableKey();
-        return new ComparisonResponse.SourceResponse(key, key == null ? candidate.id() : null);
+        CandidateReading.Entry entry = candidates.entry(candidate.id());
+        boolean isWritten = entry.written() != null;
+        return new ComparisonResponse.SourceResponse(
+                entry.cableKey(), entry.pieceId(), isWritten ? candidate.id() : null);
     }
 
     private List<ComparisonResponse.CellResponse> cells(Row row) {

@@ -3,6 +3,7 @@ package org.eskiz.server.assessment;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.eskiz.core.choice.Pairing;
 import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.RunAssessment;
@@ -17,7 +18,11 @@ final class RunFindings {
     /** An SWR that no antenna has: nothing is connected, or something is broken. */
     private static final double NO_LOAD_FROM_SWR = 50;
 
+    /** Pieces are measured to the centimetre. */
+    private static final double SAME_LENGTH_M = 0.005;
+
     private final Catalogue catalogue;
+
     private final List<ElementRequest> elements;
 
     /**
@@ -36,6 +41,7 @@ final class RunFindings {
                         a.radio().impedanceOhm(),
                         a.radio().matching())
                 .forEach(p -> findings.add(pairing(p, band)));
+        elements.forEach(e -> otherLength(e, band).ifPresent(findings::add));
         if (a.swrAtAntenna() >= NO_LOAD_FROM_SWR) {
             findings.add(swr("NO_LOAD", band, a.swrAtAntenna(), NO_LOAD_FROM_SWR, "this is as good as no load"));
         }
@@ -47,6 +53,23 @@ final class RunFindings {
             findings.add(swr("BEYOND_MATCHING_UNIT", band, seen, upTo, "beyond what the matching unit copes with"));
         }
         return findings;
+    }
+
+    /** A piece that was given a new end since it was put into the run. */
+    private Optional<FindingResponse> otherLength(ElementRequest element, BandRequest band) {
+        return element instanceof ElementRequest.Line line && line.pieceId() != null
+                ? catalogue
+                        .piece(line.pieceId())
+                        .filter(p -> Math.abs(p.lengthM() - line.lengthM()) > SAME_LENGTH_M)
+                        .map(p -> new FindingResponse(
+                                "PIECE_OF_OTHER_LENGTH",
+                                FindingResponse.Severity.CAUTION,
+                                line.id(),
+                                band.id(),
+                                Map.of("piece", p.label(), "lengthM", p.lengthM(), "inRunM", line.lengthM()),
+                                "%s is %s m long, and stands here with %s m"
+                                        .formatted(p.label(), p.lengthM(), line.lengthM())))
+                : Optional.empty();
     }
 
     private static boolean sends(RunAssessment a) {
@@ -90,10 +113,10 @@ final class RunFindings {
     }
 
     private Pairing.Part line(ElementRequest.Line line) {
-        if (line.cableKey() == null) {
+        if (line.cable() != null) {
             return new Pairing.Part.Line(false, line.cable().impedanceOhm());
         }
-        var facts = catalogue.cableType(line.cableKey()).orElseThrow().facts();
+        var facts = line.typeIn(catalogue).orElseThrow().facts();
         return new Pairing.Part.Line(facts.balanced(), facts.impedanceOhm());
     }
 }

@@ -33,6 +33,8 @@ class BenchService {
     private final BenchTestRepository tests;
     private final BenchTestRevisionRepository revisions;
     private final BenchFiles files;
+    private final KnownPieces pieces;
+
     private final CatalogueService catalogues;
     private final OwnCables ownCables;
     private final SettingsService settings;
@@ -45,6 +47,7 @@ class BenchService {
             BenchTestRepository tests,
             BenchTestRevisionRepository revisions,
             BenchFiles files,
+            KnownPieces pieces,
             CatalogueService catalogues,
             OwnCables ownCables,
             SettingsService settings,
@@ -55,6 +58,8 @@ class BenchService {
         this.tests = tests;
         this.revisions = revisions;
         this.files = files;
+        this.pieces = pieces;
+
         this.catalogues = catalogues;
         this.ownCables = ownCables;
         this.settings = settings;
@@ -208,6 +213,7 @@ class BenchService {
         revision.cableTypeId = request.cableKey() == null
                 ? null
                 : catalogues.typeIds(List.of(request.cableKey())).get(0);
+        revision.pieceId = request.pieceId();
         revision.files.addAll(BenchFiles.ids(request).collect(Collectors.toSet()));
         return revisions.save(revision);
     }
@@ -239,6 +245,9 @@ class BenchService {
         List<BenchTestRequest.JointInTestRequest> joints = Objects.requireNonNullElse(request.joints(), List.of());
         for (int i = 0; i < joints.size(); i++) {
             requireJoint(faults, "joints[" + i + "]", joints.get(i), catalogue);
+        }
+        if (request.pieceId() != null && pieces.find(request.pieceId()).isEmpty()) {
+            faults.add("pieceId", "there is no piece \"" + request.pieceId() + "\" in the locker");
         }
         files.check(request, faults);
         return faults;
@@ -304,6 +313,7 @@ class BenchService {
                 noted.method(),
                 noted.testedOn(),
                 noted.piece(),
+                noted.pieceId(),
                 noted.cableKey(),
                 day.cableName(),
                 day.lengthM(),
@@ -326,6 +336,7 @@ class BenchService {
                 r.method(),
                 r.testedOn(),
                 r.piece(),
+                r.pieceId(),
                 r.cableKey(),
                 r.lengthM(),
                 r.joints(),

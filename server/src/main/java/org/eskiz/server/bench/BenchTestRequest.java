@@ -16,6 +16,7 @@ import org.eskiz.server.http.Within;
  * @param revision that a correction starts from; for a correction only
  * @param testedOn its day
  * @param piece label of the piece; null for a type as such
+ * @param pieceId the piece of the locker; null where it is not kept there
  * @param cableKey its type; null where nobody knows
  * @param lengthM of the piece; null where not known
  * @param joints mated pairs and adapters within what was measured
@@ -41,6 +42,7 @@ record BenchTestRequest(
         @NotNull(message = "must be given") BenchMethod method,
         LocalDate testedOn,
         @PlainText(max = 120) String piece,
+        UUID pieceId,
         @PlainText(max = 120) String cableKey,
 
         @Within(what = "length in m", min = 0.01, max = 10_000)

@@ -39,6 +39,7 @@ record BenchTestResponse(
             BenchMethod method,
             @OrNull LocalDate testedOn,
             @OrNull String piece,
+            @OrNull UUID pieceId,
             @OrNull String cableKey,
             @OrNull String cableName,
             @OrNull Double lengthM,

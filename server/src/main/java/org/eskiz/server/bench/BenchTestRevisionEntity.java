@@ -32,6 +32,7 @@ class BenchTestRevisionEntity {
     String summary;
 
     UUID cableTypeId;
+    UUID pieceId;
     Instant storedAt;
 
     @ElementCollection

@@ -58,6 +58,11 @@ record MeasuredTest(
         return percent / 100;
     }
 
+    /** What its joints should lose, dB. */
+    double jointsDb(double frequencyMHz) {
+        return joints().stream().mapToDouble(j -> j.lossDb(frequencyMHz)).sum();
+    }
+
     private List<InsertionLoss> joints() {
         return requireNonNullElse(noted.joints(), List.<BenchTestRequest.JointInTestRequest>of()).stream()
                 .map(this::joint)

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 
@@ -17,8 +19,11 @@ public final class Catalogue {
     private final Map<String, CableType> typesByKey;
     private final Map<String, Connector> connectorsByKey;
 
+    private final Function<UUID, Optional<OwnedPiece>> locker;
+    private final Map<UUID, Optional<OwnedPiece>> pieces = new ConcurrentHashMap<>();
+
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
-        this(cableTypes, connectors, Set.of(), Set.of());
+        this(cableTypes, connectors, Set.of(), Set.of(), id -> Optional.empty());
     }
 
     /**
@@ -26,8 +31,15 @@ public final class Catalogue {
      *
      * @param retired keys of types that are not offered any more; plans that have them still find them
      * @param favourites keys of types that the operator likes to have at the top
+     * @param locker finds a piece that the operator owns
      */
-    Catalogue(List<CableType> cableTypes, List<Connector> connectors, Set<String> retired, Set<String> favourites) {
+    Catalogue(
+            List<CableType> cableTypes,
+            List<Connector> connectors,
+            Set<String> retired,
+            Set<String> favourites,
+            Function<UUID, Optional<OwnedPiece>> locker) {
+        this.locker = locker;
         this.retired = Set.copyOf(retired);
         this.favourites = Set.copyOf(favourites);
         this.cableTypes = List.copyOf(cableTypes);
@@ -59,6 +71,11 @@ public final class Catalogue {
 
     public Optional<CableType> cableType(String key) {
         return Optional.ofNullable(typesByKey.get(key));
+    }
+
+    /** A piece of the locker; asked for as it is needed, since a locker may hold thousands. */
+    public Optional<OwnedPiece> piece(UUID id) {
+        return pieces.computeIfAbsent(id, locker);
     }
 
     public Optional<Connector> connector(String key) {

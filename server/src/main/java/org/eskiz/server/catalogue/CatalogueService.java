@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -19,6 +20,7 @@ public class CatalogueService {
     private final CableTypeRevisionRepository revisions;
     private final ConnectorRepository connectors;
     private final OperatorService operators;
+    private final ObjectProvider<PieceLookup> locker;
 
     /** By revision, which never changes; so two servers on one database cannot disagree. */
     private final Map<UUID, CableType> byRevision = new ConcurrentHashMap<>();
@@ -27,11 +29,13 @@ public class CatalogueService {
             CableTypeRepository types,
             CableTypeRevisionRepository revisions,
             ConnectorRepository connectors,
-            OperatorService operators) {
+            OperatorService operators,
+            ObjectProvider<PieceLookup> locker) {
         this.types = types;
         this.revisions = revisions;
         this.connectors = connectors;
         this.operators = operators;
+        this.locker = locker;
     }
 
     /** The catalogue as it stands, every type at its newest revision. */
@@ -48,7 +52,8 @@ public class CatalogueService {
                 newest.stream().map(byRevision::get).toList(),
                 connectors(),
                 types.retiredKeys(operator),
-                types.favouriteKeys(operator));
+                types.favouriteKeys(operator),
+                piece -> locker.getObject().find(piece, operator));
     }
 
     /** Every revision of a type, newest first. */

@@ -3,6 +3,8 @@ package org.eskiz.server.operator;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import org.eskiz.core.bench.Ageing;
+import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.server.http.CurrencyCode;
 import org.eskiz.server.http.OrNull;
@@ -26,6 +28,7 @@ import org.eskiz.server.http.Within;
  * @param gainCostPerDb what a dB of antenna gain costs them
  * @param powerCostPerDb what a dB of radio power costs them
  * @param tolerances how far cables may be off what is said of them
+ * @param upkeep when pieces of the locker are tested again, and when they have had their day
  * @param instrumentHosts hosts of instruments that may be reached besides this machine, apart by spaces; null for none
  * @param palette of the screen
  * @param letterShortcuts whether single letters are shortcuts
@@ -60,6 +63,7 @@ public record Settings(
         Double powerCostPerDb,
 
         @NotNull(message = "must be given") @Valid Tolerances tolerances,
+        @NotNull(message = "must be given") @Valid Upkeep upkeep,
         @OrNull @PlainText(max = 500) String instrumentHosts,
         @NotNull(message = "must be given") Palette palette,
         @NotNull(message = "must be given") Boolean letterShortcuts,
@@ -80,6 +84,7 @@ public record Settings(
             20.0,
             20.0,
             new Tolerances(10.0, 5.0, 5.0, 30.0),
+            new Upkeep(12, 20, 5, 25.0, 0.3, 1.0),
             null,
             Palette.SYSTEM,
             true,
@@ -102,6 +107,44 @@ public record Settings(
         private static final String TOLERANCE = "tolerance in percent";
     }
 
+    /**
+     * How pieces are looked after.
+     *
+     * @param months after which a piece is tested again
+     * @param outings likewise
+     * @param hardOutings likewise, of those on which it was wet, frozen or trodden on
+     * @param retirePercent a piece has had its day when it loses so many percent more than at its first test
+     * @param retireAndDb and so many dB
+     * @param retireOrDb or so many dB, whatever the percent
+     */
+    public record Upkeep(
+            @NotNull(message = "must be given") @Within(what = "months", min = 1, max = 240)
+            Integer months,
+
+            @NotNull(message = "must be given") @Within(what = "outings", min = 1, max = 1000)
+            Integer outings,
+
+            @NotNull(message = "must be given") @Within(what = "hard outings", min = 1, max = 1000)
+            Integer hardOutings,
+
+            @NotNull(message = "must be given") @Within(what = "percent over the first test", min = 1, max = 1000)
+            Double retirePercent,
+
+            @NotNull(message = "must be given") @Within(what = "dB over the first test", min = 0, max = 60)
+            Double retireAndDb,
+
+            @NotNull(message = "must be given") @Within(what = "dB over the first test", min = 0.01, max = 60)
+            Double retireOrDb) {
+
+        public TestAgain.Intervals intervals() {
+            return new TestAgain.Intervals(months, outings, hardOutings);
+        }
+
+        public Ageing.RetirementLimit limit() {
+            return new Ageing.RetirementLimit(retirePercent, retireAndDb, retireOrDb);
+        }
+    }
+
     Settings atVersion(long now) {
         return new Settings(
                 now,
@@ -117,6 +160,7 @@ public record Settings(
                 gainCostPerDb,
                 powerCostPerDb,
                 tolerances,
+                upkeep,
                 instrumentHosts,
                 palette,
                 letterShortcuts,

@@ -4,6 +4,8 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
 import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.server.assessment.AssessmentRequest;
 import org.eskiz.server.assessment.CandidateRequest;
@@ -65,6 +67,17 @@ class PlanDocuments {
                     "must be %d, the only form known here, not %s"
                             .formatted(PlanDocument.SCHEMA_VERSION, version.asString()));
         }
+    }
+
+    /** Pieces of the locker that lie in its run. */
+    static Set<UUID> pieces(PlanDocument document) {
+        AssessmentRequest assessment = document.assessment();
+        return assessment == null || assessment.run() == null
+                ? Set.of()
+                : assessment.run().stream()
+                        .map(e -> e instanceof ElementRequest.Line line ? line.pieceId() : null)
+                        .filter(Objects::nonNull)
+                        .collect(Collectors.toSet());
     }
 
     /** Keys of all cable types that a document names. */

@@ -97,7 +97,13 @@ class PlanEffects {
             changed.add(
                     element instanceof ElementRequest.Line line && change.key().equals(line.cableKey())
                             ? new ElementRequest.Line(
-                                    line.id(), line.name(), null, change.cable(), line.lengthM(), line.candidate())
+                                    line.id(),
+                                    line.name(),
+                                    null,
+                                    null,
+                                    change.cable(),
+                                    line.lengthM(),
+                                    line.candidate())
                             : element);
         }
         return changed;

@@ -43,6 +43,12 @@ class PlanEntity {
     @Column(name = "cable_type_id")
     Set<UUID> uses = new HashSet<>();
 
+    /** Pieces of the locker that lie in its run. */
+    @ElementCollection
+    @CollectionTable(name = "plan_piece", joinColumns = @JoinColumn(name = "plan_id"))
+    @Column(name = "piece_id")
+    Set<UUID> pieces = new HashSet<>();
+
     protected PlanEntity() {}
 
     static PlanEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {

@@ -19,6 +19,12 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
             where u = :type and p.operatorId = :operator and p.deletedAt is null""")
     List<PlanEntity> using(UUID type, UUID operator);
 
+    /** Piece, plan, site and name, of plans that have pieces of the locker in them. */
+    @Query("""
+            select u, p.id, p.site, p.name from PlanEntity p join p.pieces u
+            where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name""")
+    List<Object[]> withPieces(UUID operator);
+
     Optional<PlanEntity> findById(UUID id);
 
     Optional<PlanEntity> findByIdAndOperatorId(UUID id, UUID operatorId);

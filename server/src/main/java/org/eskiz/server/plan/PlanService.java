@@ -206,6 +206,7 @@ class PlanService {
         plan.name = request.name();
         plan.document = json.writeValueAsString(request.document());
         plan.uses = new HashSet<>(catalogues.typeIds(PlanDocuments.cableKeys(document)));
+        plan.pieces = new HashSet<>(PlanDocuments.pieces(document));
     }
 
     /** The flush counts the version up; the revision is kept under the new one. */

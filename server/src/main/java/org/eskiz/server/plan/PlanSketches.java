@@ -65,9 +65,7 @@ class PlanSketches {
 
     private String cableName(ElementRequest.Line line) {
         Catalogue catalogue = catalogues.current();
-        return line.cableKey() == null
-                ? line.name()
-                : catalogue.cableType(line.cableKey()).orElseThrow().facts().name();
+        return line.typeIn(catalogue).map(t -> t.facts().name()).orElse(line.name());
     }
 
     private static List<PlanSketch.SketchedElement> elements(AssessmentRequest request, BandResponse worst) {

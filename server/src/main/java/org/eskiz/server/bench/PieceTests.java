@@ -1,0 +1,79 @@
+package org.eskiz.server.bench;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.eskiz.core.bench.PieceLoss;
+import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.operator.Settings;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** What the bench knows of pieces: the tests that count, the earliest first; what was set aside is left out. */
+@Service
+public class PieceTests {
+
+    private final BenchTestRevisionRepository revisions;
+    private final JsonMapper json;
+
+    PieceTests(BenchTestRevisionRepository revisions, JsonMapper json) {
+        this.revisions = revisions;
+        this.json = json;
+    }
+
+    /** Of one piece. */
+    @Transactional(readOnly = true)
+    public List<PieceTest> of(UUID piece, UUID operator, Catalogue connectors) {
+        return read(revisions.newestOf(piece, operator), connectors)
+                .sorted(Comparator.comparing(PieceTest::on))
+                .toList();
+    }
+
+    /** Of every piece that has any. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<PieceTest>> all(UUID operator, Catalogue connectors) {
+        return read(revisions.newestOfPieces(operator), connectors)
+                .sorted(Comparator.comparing(PieceTest::on))
+                .collect(Collectors.groupingBy(PieceTest::pieceId));
+    }
+
+    private Stream<PieceTest> read(List<BenchTestRevisionEntity> newest, Catalogue connectors) {
+        return newest.stream().flatMap(r -> read(r, connectors).stream());
+    }
+
+    private Optional<PieceTest> read(BenchTestRevisionEntity revision, Catalogue connectors) {
+        BenchTestRequest noted = json.readValue(revision.document, BenchTestRequest.class);
+        StoredSummary day = json.readValue(revision.summary, StoredSummary.class);
+        if (Boolean.TRUE.equals(noted.setAside())
+                || noted.testedOn() == null
+                || day.figures().isEmpty()) {
+            return Optional.empty();
+        }
+        var test = new MeasuredTest(noted, connectors, Map.of(), NO_TOLERANCES);
+        return Optional.of(new PieceTest(
+                revision.key.testId(),
+                revision.pieceId,
+                noted.testedOn(),
+                Optional.ofNullable(day.lengthM()),
+                Optional.ofNullable(day.outcome()),
+                Optional.ofNullable(day.cause()).map(BenchAnalysisResponse.CauseResponse::kind),
+                Optional.ofNullable(day.worst()).map(BenchFigureResponse::excessDb),
+                day.figures().stream().map(f -> figure(f, test)).toList()));
+    }
+
+    private static PieceTest.Figure figure(BenchFigureResponse f, MeasuredTest test) {
+        return new PieceTest.Figure(
+                new PieceLoss.Measured(
+                        f.frequencyMHz(), f.lossDb(), test.jointsDb(f.frequencyMHz()), test.temperatureC()),
+                Optional.ofNullable(f.expectedDb()));
+    }
+
+    /** How far a sheet may be off plays no part in what was read. */
+    private static final Settings.Tolerances NO_TOLERANCES = new Settings.Tolerances(0.0, 0.0, 0.0, 0.0);
+}

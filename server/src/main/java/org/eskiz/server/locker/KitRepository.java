@@ -1,0 +1,23 @@
+package org.eskiz.server.locker;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface KitRepository extends Repository<KitEntity, UUID> {
+
+    KitEntity save(KitEntity kit);
+
+    void flush();
+
+    Optional<KitEntity> findById(UUID id);
+
+    Optional<KitEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
+
+    @Query("""
+            select distinct k from KitEntity k left join fetch k.pieces
+            where k.operatorId = :operator and k.deletedAt is null order by k.name""")
+    List<KitEntity> all(UUID operator);
+}

@@ -1,0 +1,229 @@
+package org.eskiz.server.locker;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.http.ChangedMeanwhileException;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.locker.KitResponse.AdapterResponse;
+import org.eskiz.server.locker.KitResponse.PackedResponse;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Keeps kits. A piece may belong to several; it is out with one at a time, like any piece. */
+@Service
+class KitService {
+
+    private final KitRepository kits;
+    private final PieceRepository pieces;
+    private final OutingRepository outings;
+    private final CatalogueService catalogues;
+    private final OperatorService operators;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    KitService(
+            KitRepository kits,
+            PieceRepository pieces,
+            OutingRepository outings,
+            CatalogueService catalogues,
+            OperatorService operators,
+            JsonMapper json,
+            Clock clock) {
+        this.kits = kits;
+        this.pieces = pieces;
+        this.outings = outings;
+        this.catalogues = catalogues;
+        this.operators = operators;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    @Transactional(readOnly = true)
+    List<KitResponse> list() {
+        return kits.all(operators.current()).stream().map(this::response).toList();
+    }
+
+    /** Stores a new kit under the client's id; sent again, it answers what is stored. */
+    @Transactional
+    KitResponse create(KitRequest request) {
+        return create(request, false);
+    }
+
+    /** Stores a kit of the demo, within the caller's transaction. */
+    void createDemo(KitRequest request) {
+        create(request, true);
+    }
+
+    private KitResponse create(KitRequest request, boolean demo) {
+        if (request.id() == null) {
+            throw new InvalidRequestException("id", "must be given: the client makes it");
+        }
+        Optional<KitEntity> known = kits.findById(request.id());
+        if (known.isPresent()) {
+            return response(known.get());
+        }
+        check(request);
+        KitEntity kit = KitEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+        write(kit, request);
+        kits.save(kit);
+        kits.flush();
+        return response(kit);
+    }
+
+    /**
+     * Says something else of a kit.
+     *
+     * @throws ChangedMeanwhileException when it was changed since it was read
+     */
+    @Transactional
+    KitResponse save(UUID id, KitRequest request) {
+        KitEntity kit = existing(id);
+        if (!kit.version.equals(request.version())) {
+            throw new ChangedMeanwhileException("the kit was changed meanwhile", response(kit));
+        }
+        check(request);
+        write(kit, request);
+        kits.flush();
+        return response(kit);
+    }
+
+    /** Unpacks a kit; its pieces stay in the locker. */
+    @Transactional
+    void delete(UUID id) {
+        existing(id).deletedAt = Instant.now(clock);
+    }
+
+    @Transactional
+    KitResponse restore(UUID id) {
+        KitEntity kit =
+                kits.findByIdAndOperatorId(id, operators.current()).orElseThrow(() -> new NotHereException("kit", id));
+        kit.deletedAt = null;
+        return response(kit);
+    }
+
+    /** Removes the kits of the demo for good. */
+    @Transactional
+    void removeDemo() {
+        Instant now = Instant.now(clock);
+        kits.all(operators.current()).stream().filter(k -> k.demo).forEach(k -> k.deletedAt = now);
+    }
+
+    private void check(KitRequest request) {
+        Faults faults = Faults.in(request);
+        faults.refuse();
+        Set<UUID> known = pieces
+                .findByIdInAndOperatorIdAndDeletedAtIsNull(
+                        request.pieces().stream()
+                                .map(KitRequest.PackedRequest::pieceId)
+                                .toList(),
+                        operators.current())
+                .stream()
+                .map(p -> p.id)
+                .collect(Collectors.toSet());
+        Set<UUID> named = new HashSet<>();
+        for (int i = 0; i < request.pieces().size(); i++) {
+            UUID piece = request.pieces().get(i).pieceId();
+            if (!known.contains(piece)) {
+                faults.add("pieces[" + i + "].pieceId", "there is no piece \"" + piece + "\" in the locker");
+            } else if (!named.add(piece)) {
+                faults.add("pieces[" + i + "].pieceId", "the piece is in the kit twice");
+            }
+        }
+        Catalogue catalogue = catalogues.current();
+        List<KitRequest.AdapterRequest> adapters = adapters(request);
+        for (int i = 0; i < adapters.size(); i++) {
+            PieceService.knownEnd(
+                    faults, "adapters[" + i + "].near", adapters.get(i).near(), catalogue);
+            PieceService.knownEnd(
+                    faults, "adapters[" + i + "].far", adapters.get(i).far(), catalogue);
+        }
+        faults.refuse();
+    }
+
+    private static List<KitRequest.AdapterRequest> adapters(KitRequest request) {
+        return requireNonNullElse(request.adapters(), List.of());
+    }
+
+    private void write(KitEntity kit, KitRequest request) {
+        kit.name = request.name().strip();
+        kit.note = request.note();
+        kit.adapters = json.writeValueAsString(adapters(request));
+        kit.pieces.clear();
+        request.pieces()
+                .forEach(p -> kit.pieces.add(new KitEntity.Packed(
+                        p.pieceId(), Boolean.TRUE.equals(p.turned()), Boolean.TRUE.equals(p.spare()))));
+    }
+
+    private KitEntity existing(UUID id) {
+        return kits.findByIdAndOperatorId(id, operators.current())
+                .filter(k -> k.deletedAt == null)
+                .orElseThrow(() -> new NotHereException("kit", id));
+    }
+
+    private KitResponse response(KitEntity kit) {
+        List<UUID> ids = kit.pieces.stream().map(KitEntity.Packed::pieceId).toList();
+        Map<UUID, PieceEntity> there =
+                pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current()).stream()
+                        .collect(Collectors.toMap(p -> p.id, Function.identity()));
+        Set<UUID> out = outings.findByPieceIdInOrderByTakenOn(ids).stream()
+                .filter(o -> o.putAwayOn == null)
+                .map(o -> o.pieceId)
+                .collect(Collectors.toSet());
+        List<KitEntity.Packed> packed =
+                kit.pieces.stream().filter(p -> there.containsKey(p.pieceId())).toList();
+        return new KitResponse(
+                kit.id,
+                kit.version,
+                kit.demo,
+                kit.name,
+                kit.note,
+                packed.stream()
+                        .map(p -> new PackedResponse(
+                                p.pieceId(),
+                                there.get(p.pieceId()).label,
+                                there.get(p.pieceId()).lengthM,
+                                p.turned(),
+                                p.spare()))
+                        .toList(),
+                List.of(json.readValue(kit.adapters, AdapterResponse[].class)),
+                packed.stream()
+                        .filter(p -> !p.spare())
+                        .mapToDouble(p -> there.get(p.pieceId()).lengthM)
+                        .sum(),
+                !packed.isEmpty() && packed.stream().allMatch(p -> out.contains(p.pieceId())),
+                trouble(kit, there, out));
+    }
+
+    private static List<String> trouble(KitEntity kit, Map<UUID, PieceEntity> there, Set<UUID> out) {
+        List<String> trouble = new ArrayList<>();
+        long gone =
+                kit.pieces.stream().filter(p -> !there.containsKey(p.pieceId())).count();
+        if (gone > 0) {
+            trouble.add(gone == 1 ? "a piece of it is gone" : gone + " pieces of it are gone");
+        }
+        there.values().stream()
+                .filter(p -> p.retiredOn != null)
+                .forEach(p -> trouble.add(p.label + " is retired since " + p.retiredOn));
+        if (!out.containsAll(there.keySet())) {
+            there.values().stream().filter(p -> out.contains(p.id)).forEach(p -> trouble.add(p.label + " is out"));
+        }
+        return trouble;
+    }
+}

@@ -1,0 +1,195 @@
+package org.eskiz.server.locker;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping("/api/locker")
+@Tag(name = "locker")
+class LockerController {
+
+    private final PieceService pieces;
+    private final MovementService movements;
+    private final KitService kits;
+    private final KitFinder finder;
+    private final LengthService lengths;
+    private final Clock clock;
+
+    LockerController(
+            PieceService pieces,
+            MovementService movements,
+            KitService kits,
+            KitFinder finder,
+            LengthService lengths,
+            Clock clock) {
+        this.pieces = pieces;
+        this.movements = movements;
+        this.kits = kits;
+        this.finder = finder;
+        this.lengths = lengths;
+        this.clock = clock;
+    }
+
+    @GetMapping("/pieces")
+    @Operation(operationId = "listPieces", summary = "All pieces and how they stand, by label")
+    List<PieceSummary> list() {
+        return pieces.list();
+    }
+
+    @GetMapping(path = "/pieces.csv", produces = "text/csv")
+    @Operation(operationId = "exportPieces", summary = "The locker as CSV")
+    ResponseEntity<String> csv() {
+        return attachment(
+                "locker.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), PieceCsv.write(pieces.list()));
+    }
+
+    @GetMapping(path = "/due.ics", produces = "text/calendar")
+    @Operation(operationId = "exportDue", summary = "When pieces are to be tested again, as iCalendar")
+    ResponseEntity<String> calendar() {
+        return attachment(
+                "test-again.ics",
+                new MediaType("text", "calendar", StandardCharsets.UTF_8),
+                DueCalendar.write(pieces.list(), Instant.now(clock)));
+    }
+
+    private static ResponseEntity<String> attachment(String name, MediaType type, String content) {
+        return ResponseEntity.ok()
+                .contentType(type)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment().filename(name).build().toString())
+                .body(content);
+    }
+
+    @PostMapping(path = "/pieces", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "createPiece", summary = "Store a new piece under an id made by the client")
+    PieceResponse create(@RequestBody PieceRequest request) {
+        return pieces.create(request);
+    }
+
+    @GetMapping("/pieces/{id}")
+    @Operation(operationId = "getPiece", summary = "One piece with its whole life")
+    PieceResponse get(@PathVariable UUID id) {
+        return pieces.get(id);
+    }
+
+    @PutMapping(path = "/pieces/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "savePiece", summary = "Say something else of a piece")
+    PieceResponse save(@PathVariable UUID id, @RequestBody PieceRequest request) {
+        return pieces.save(id, request);
+    }
+
+    @DeleteMapping("/pieces/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(
+            operationId = "deletePiece",
+            summary = "Take a piece out of the locker; refused while plans are made of it")
+    void delete(@PathVariable UUID id) {
+        pieces.delete(id);
+    }
+
+    @PostMapping("/pieces/{id}/restore")
+    @Operation(operationId = "restorePiece", summary = "Put a piece back that was taken out of the locker")
+    PieceResponse restore(@PathVariable UUID id) {
+        return pieces.restore(id);
+    }
+
+    @PostMapping(path = "/pieces/{id}/changes", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(
+            operationId = "changePiece",
+            summary = "Note a repair, a new end, or that a piece is retired or used again")
+    PieceResponse change(@PathVariable UUID id, @RequestBody PieceChangeRequest request) {
+        return pieces.change(id, request);
+    }
+
+    @DeleteMapping("/pieces/{id}/changes/{change}")
+    @Operation(operationId = "takeBackChange", summary = "Take back the last thing that was done to a piece")
+    PieceResponse takeBack(@PathVariable UUID id, @PathVariable UUID change) {
+        return pieces.takeBack(id, change);
+    }
+
+    @PutMapping(path = "/movements/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(
+            operationId = "movePieces",
+            summary =
+                    "Take pieces out or put them away, all or none; sent again, it amends where to and what they bore")
+    List<PieceSummary> move(@PathVariable UUID id, @RequestBody MovementRequest request) {
+        return movements.move(id, request);
+    }
+
+    @DeleteMapping("/movements/{id}")
+    @Operation(operationId = "takeBackMovement", summary = "Take a movement back, as if it had never been")
+    List<PieceSummary> takeBack(@PathVariable UUID id) {
+        return movements.takeBack(id);
+    }
+
+    @GetMapping("/kits")
+    @Operation(operationId = "listKits", summary = "Kits that are kept, by name")
+    List<KitResponse> kits() {
+        return kits.list();
+    }
+
+    @PostMapping(path = "/kits", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @ResponseStatus(HttpStatus.CREATED)
+    @Operation(operationId = "createKit", summary = "Store a new kit under an id made by the client")
+    KitResponse create(@RequestBody KitRequest request) {
+        return kits.create(request);
+    }
+
+    @PutMapping(path = "/kits/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "saveKit", summary = "Say something else of a kit")
+    KitResponse save(@PathVariable UUID id, @RequestBody KitRequest request) {
+        return kits.save(id, request);
+    }
+
+    @DeleteMapping("/kits/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "deleteKit", summary = "Unpack a kit; its pieces stay in the locker")
+    void deleteKit(@PathVariable UUID id) {
+        kits.delete(id);
+    }
+
+    @PostMapping("/kits/{id}/restore")
+    @Operation(operationId = "restoreKit", summary = "Pack a kit again that was unpacked")
+    KitResponse restoreKit(@PathVariable UUID id) {
+        return kits.restore(id);
+    }
+
+    @PostMapping(path = "/kit-searches", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "searchKits", summary = "The best kits of owned pieces for a run; stores nothing")
+    KitSearchResponse search(@RequestBody KitSearchRequest request) {
+        return finder.search(request);
+    }
+
+    @PostMapping(path = "/length-sets", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "searchLengthSets", summary = "Which few lengths serve several sites best; stores nothing")
+    LengthSetResponse sets(@RequestBody LengthSetRequest request) {
+        return lengths.sets(request);
+    }
+
+    @PostMapping(path = "/cut-plans", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @Operation(operationId = "planCuts", summary = "What to cut from which reel with least waste; stores nothing")
+    CutPlanResponse cuts(@RequestBody CutPlanRequest request) {
+        return lengths.cuts(request);
+    }
+}

@@ -1,0 +1,101 @@
+package org.eskiz.server.locker;
+
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.OwnedPiece;
+import org.eskiz.server.catalogue.PieceLookup;
+import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.operator.SettingsService;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives pieces to runs: what was measured of a piece stands in place of what its type says. */
+@Component
+class LockerPieces implements PieceLookup {
+
+    /** Of a piece whose type nobody knows: that of most coaxial cable. */
+    private static final double USUAL_OHM = 50;
+
+    private static final double USUAL_VELOCITY_FACTOR = 0.66;
+
+    private final PieceRepository pieces;
+    private final PieceHistories histories;
+    private final SettingsService settings;
+
+    LockerPieces(PieceRepository pieces, PieceHistories histories, SettingsService settings) {
+        this.pieces = pieces;
+        this.histories = histories;
+        this.settings = settings;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Optional<OwnedPiece> find(UUID piece, UUID operator) {
+        return pieces.findByIdAndOperatorId(piece, operator)
+                .flatMap(p -> owned(histories.of(p), settings.get().currency()));
+    }
+
+    /**
+     * A piece taken as a cable of its own.
+     *
+     * @param currency in which it costs nothing, since the operator has it
+     * @return empty where it was never measured and its type is not known either
+     */
+    static Optional<OwnedPiece> owned(PieceHistory h, String currency) {
+        Optional<Attenuation> measured = h.measuredLaw();
+        Optional<CableType> type = h.type();
+        if (measured.isEmpty() && type.isEmpty()) {
+            return Optional.empty();
+        }
+        PieceEntity p = h.piece();
+        CableType.Facts said = type.map(CableType::facts).orElse(NOTHING_KNOWN);
+        Cable cable = measured.map(law -> new Cable(
+                        said.impedanceOhm(),
+                        said.velocityFactor(),
+                        law,
+                        type.flatMap(t -> t.fittedCable().sheet())))
+                .orElseGet(() -> type.orElseThrow().fittedCable());
+        var facts = new CableType.Facts(
+                p.label,
+                said.family(),
+                measured.isPresent() ? Provenance.MEASURED : said.provenance(),
+                said.impedanceOhm(),
+                said.velocityFactor(),
+                said.balanced(),
+                said.mechanics(),
+                said.ratings(),
+                new CableType.Price(BigDecimal.ZERO, currency, false, null, null),
+                said.source(),
+                p.note,
+                said.points());
+        var asCable = new CableType(
+                OwnedPiece.key(p.id),
+                false,
+                1,
+                p.id,
+                p.createdAt,
+                facts,
+                cable,
+                type.map(CableType::worstRelativeResidual).orElse(0.0));
+        return Optional.of(new OwnedPiece(p.id, p.label, p.lengthM, asCable));
+    }
+
+    private static final CableType.Facts NOTHING_KNOWN = new CableType.Facts(
+            "",
+            "unknown",
+            Provenance.MEASURED,
+            USUAL_OHM,
+            USUAL_VELOCITY_FACTOR,
+            false,
+            new CableType.Mechanics(null, null, null, null, null, null, null, null, null, null, null, null, null, null),
+            new CableType.Ratings(null, null, 30, 40),
+            null,
+            new CableType.Source(null, null, null, null),
+            null,
+            List.of());
+}

@@ -1,0 +1,79 @@
+package org.eskiz.server.locker;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.math.BigDecimal;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.core.kit.End;
+
+@Entity
+@Table(name = "piece")
+class PieceEntity {
+
+    @Id
+    UUID id;
+
+    UUID operatorId;
+    boolean demo;
+
+    @Version
+    Long version;
+
+    String label;
+    UUID cableTypeId;
+
+    @Column(name = "length_m")
+    double lengthM;
+
+    String nearConnector;
+
+    @Enumerated(EnumType.STRING)
+    End.Gender nearGender;
+
+    String farConnector;
+
+    @Enumerated(EnumType.STRING)
+    End.Gender farGender;
+
+    LocalDate boughtOn;
+    BigDecimal price;
+    String priceCurrency;
+    String keptAt;
+    String note;
+    LocalDate retiredOn;
+    Instant createdAt;
+    Instant deletedAt;
+
+    protected PieceEntity() {}
+
+    static PieceEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {
+        PieceEntity piece = new PieceEntity();
+        piece.id = id;
+        piece.operatorId = operatorId;
+        piece.demo = demo;
+        piece.createdAt = now;
+        return piece;
+    }
+
+    Optional<End> near() {
+        return nearConnector == null ? Optional.empty() : Optional.of(new End(nearConnector, nearGender));
+    }
+
+    Optional<End> far() {
+        return farConnector == null ? Optional.empty() : Optional.of(new End(farConnector, farGender));
+    }
+
+    /** The day from which it counts: of its purchase, or else of its entry. */
+    LocalDate since() {
+        return boughtOn == null ? createdAt.atZone(ZoneOffset.UTC).toLocalDate() : boughtOn;
+    }
+}

@@ -1,0 +1,60 @@
+package org.eskiz.server.locker;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.UUID;
+import org.eskiz.core.kit.End;
+import org.eskiz.server.http.CurrencyCode;
+import org.eskiz.server.http.PlainText;
+import org.eskiz.server.http.Within;
+
+/**
+ * A piece as its owner describes it.
+ *
+ * @param id made by the client; for a new piece only
+ * @param version that a change starts from; for a change only
+ * @param label what is written on it; one piece alone has it
+ * @param cableKey its type; null where nobody knows
+ * @param lengthM of it
+ * @param near one end; null where not known
+ * @param far the other
+ * @param boughtOn null where not known
+ * @param price what it cost; null where not known
+ * @param keptAt where it lies when it is not out
+ */
+record PieceRequest(
+        UUID id,
+
+        @Within(what = "version", min = 0, max = Long.MAX_VALUE)
+        Long version,
+
+        @NotNull(message = "must be given") @PlainText(max = 80, blank = false)
+        String label,
+
+        @PlainText(max = 64) String cableKey,
+
+        @NotNull(message = "must be given") @Within(what = "length in m", min = 0.01, max = 10_000)
+        Double lengthM,
+
+        @Valid EndRequest near,
+        @Valid EndRequest far,
+        LocalDate boughtOn,
+        @Within(what = "price", min = 0, max = 1e6) BigDecimal price,
+        @CurrencyCode String priceCurrency,
+        @PlainText(max = 200) String keptAt,
+        @PlainText(max = 4000) String note) {
+
+    /** What a piece ends in, or what a radio or an antenna offers. */
+    record EndRequest(
+            @NotNull(message = "must be given") @PlainText(max = 64)
+            String connectorKey,
+
+            @NotNull(message = "must be given") End.Gender gender) {
+
+        End end() {
+            return new End(connectorKey, gender);
+        }
+    }
+}

@@ -1,0 +1,65 @@
+package org.eskiz.server.locker;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.core.bench.AgainstTheSheet;
+import org.eskiz.core.bench.Cause;
+import org.eskiz.server.http.OrNull;
+
+/**
+ * A piece with its whole life.
+ *
+ * @param events the earliest first
+ * @param measured the law that stands for it in a run; null where it was never measured
+ * @param kits names of kits that it belongs to
+ */
+record PieceResponse(
+        PieceSummary summary,
+        List<PieceEventResponse> events,
+        @OrNull MeasuredLawResponse measured,
+        List<String> kits) {
+
+    /**
+     * Something that happened to it.
+     *
+     * @param id of the outing's movement, the test, or the change
+     * @param until last day of an outing; null while it is out
+     * @param lossDb of a test, at the reference frequency
+     * @param percentOfSheet of a test likewise
+     */
+    record PieceEventResponse(
+            EventKind kind,
+            @OrNull UUID id,
+            LocalDate on,
+            @OrNull LocalDate until,
+            @OrNull String to,
+            boolean wet,
+            boolean frozen,
+            boolean trodden,
+            @OrNull Double lengthBeforeM,
+            @OrNull Double lengthAfterM,
+            @OrNull String note,
+            @OrNull Double lossDb,
+            @OrNull Double percentOfSheet,
+            @OrNull AgainstTheSheet.Outcome outcome,
+            @OrNull Cause.Kind cause) {}
+
+    enum EventKind {
+        BOUGHT,
+        ENTERED,
+        OUTING,
+        TEST,
+        REPAIR,
+        NEW_END,
+        RETIRED,
+        BACK_IN_SERVICE
+    }
+
+    /**
+     * What it loses, as measured.
+     *
+     * @param on day of the test that it rests on
+     */
+    record MeasuredLawResponse(double k1, double k2, UUID testId, LocalDate on) {}
+}

@@ -1,0 +1,367 @@
+package org.eskiz.server.locker;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.eskiz.server.bench.KnownPieces;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.http.ChangedMeanwhileException;
+import org.eskiz.server.http.Faults;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.http.NotHereException;
+import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.plan.PlansOfPieces;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Keeps pieces, and what is done to them. */
+@Service
+class PieceService implements KnownPieces {
+
+    private final PieceRepository pieces;
+    private final PieceChangeRepository changes;
+    private final KitRepository kits;
+    private final PieceHistories histories;
+    private final PieceWriting writing;
+    private final PlansOfPieces plans;
+    private final CatalogueService catalogues;
+    private final OperatorService operators;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    PieceService(
+            PieceRepository pieces,
+            PieceChangeRepository changes,
+            KitRepository kits,
+            PieceHistories histories,
+            PieceWriting writing,
+            PlansOfPieces plans,
+            CatalogueService catalogues,
+            OperatorService operators,
+            PlatformTransactionManager transactions,
+            Clock clock) {
+        this.pieces = pieces;
+        this.changes = changes;
+        this.kits = kits;
+        this.histories = histories;
+        this.writing = writing;
+        this.plans = plans;
+        this.catalogues = catalogues;
+        this.operators = operators;
+        this.transaction = new TransactionTemplate(transactions);
+        this.clock = clock;
+    }
+
+    @Override
+    public Optional<String> find(UUID piece) {
+        return pieces.findByIdAndOperatorId(piece, operators.current()).map(p -> p.label);
+    }
+
+    @Transactional(readOnly = true)
+    List<PieceSummary> list() {
+        return writing.summaries(histories.all(), operators.current());
+    }
+
+    @Transactional(readOnly = true)
+    PieceResponse get(UUID id) {
+        return whole(existing(id));
+    }
+
+    /**
+     * Stores a new piece under the client's id. Sent again, the same create answers what is stored.
+     *
+     * @throws ChangedMeanwhileException when the id belongs to another piece
+     */
+    PieceResponse create(PieceRequest request) {
+        if (request.id() == null) {
+            throw new InvalidRequestException("id", "must be given: the client makes it");
+        }
+        try {
+            return transaction.execute(status -> createOrRepeat(request, false));
+        } catch (DataIntegrityViolationException raced) {
+            return transaction.execute(status -> createOrRepeat(request, false));
+        }
+    }
+
+    /** Stores a piece of the demo, within the caller's transaction. */
+    void createDemo(PieceRequest request) {
+        createOrRepeat(request, true);
+    }
+
+    private PieceResponse createOrRepeat(PieceRequest request, boolean demo) {
+        Optional<PieceEntity> known = pieces.findById(request.id());
+        if (known.isPresent()) {
+            PieceResponse stored = whole(known.get());
+            if (known.get().deletedAt != null || !known.get().label.equals(request.label())) {
+                throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another piece", stored);
+            }
+            return stored;
+        }
+        checked(request, request.id()).refuse();
+        PieceEntity piece = PieceEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+        write(piece, request);
+        pieces.save(piece);
+        pieces.flush();
+        return whole(piece);
+    }
+
+    /**
+     * Says something else of a piece.
+     *
+     * @throws ChangedMeanwhileException when it was changed since it was read
+     */
+    PieceResponse save(UUID id, PieceRequest request) {
+        if (request.version() == null) {
+            throw new InvalidRequestException("version", "must be given: the version that the change starts from");
+        }
+        try {
+            return transaction.execute(status -> saveOver(id, request));
+        } catch (OptimisticLockingFailureException raced) {
+            throw changed(request, get(id));
+        }
+    }
+
+    private PieceResponse saveOver(UUID id, PieceRequest request) {
+        PieceEntity piece = existing(id);
+        if (!piece.version.equals(request.version())) {
+            throw changed(request, whole(piece));
+        }
+        Faults faults = checked(request, id);
+        LocalDate bought = request.boughtOn();
+        firstThing(piece)
+                .filter(first -> bought != null && bought.isAfter(first))
+                .ifPresent(first -> faults.add(
+                        "boughtOn",
+                        "must not be after %s, when it was out or tested, not %s".formatted(first, bought)));
+        faults.refuse();
+        write(piece, request);
+        pieces.flush();
+        return whole(piece);
+    }
+
+    /** The day of its first outing, test or change. */
+    private Optional<LocalDate> firstThing(PieceEntity piece) {
+        PieceHistory h = histories.of(piece);
+        List<LocalDate> days = new ArrayList<>();
+        h.outings().forEach(o -> days.add(o.takenOn));
+        h.tests().forEach(t -> days.add(t.on()));
+        changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id).forEach(c -> days.add(c.changedOn));
+        return days.stream().min(LocalDate::compareTo);
+    }
+
+    private static ChangedMeanwhileException changed(PieceRequest request, PieceResponse current) {
+        return new ChangedMeanwhileException(
+                "the piece was changed meanwhile: you started from version %d, it is at version %d now"
+                        .formatted(request.version(), current.summary().version()),
+                current);
+    }
+
+    /** Puts a piece away for good, unless a plan is made of it. */
+    @Transactional
+    void delete(UUID id) {
+        PieceEntity piece = existing(id);
+        List<PlansOfPieces.PlanName> using = plans.all(operators.current()).getOrDefault(id, List.of());
+        if (!using.isEmpty()) {
+            throw new InvalidRequestException(
+                    "id",
+                    "%s lies in the run of %s; take it out there first, or retire it"
+                            .formatted(
+                                    piece.label,
+                                    using.stream()
+                                            .map(p -> "\"" + p.site() + ", " + p.name() + "\"")
+                                            .collect(Collectors.joining(" and "))));
+        }
+        piece.deletedAt = Instant.now(clock);
+    }
+
+    @Transactional
+    PieceResponse restore(UUID id) {
+        PieceEntity piece = pieces.findByIdAndOperatorId(id, operators.current())
+                .orElseThrow(() -> new NotHereException("piece", id));
+        if (piece.deletedAt != null) {
+            Faults faults = Faults.in(id);
+            freeLabel(faults, piece.label, id);
+            faults.refuse();
+            piece.deletedAt = null;
+            pieces.flush();
+        }
+        return whole(piece);
+    }
+
+    /** Removes the pieces of the demo for good. */
+    @Transactional
+    void removeDemo() {
+        Instant now = Instant.now(clock);
+        pieces.findByOperatorIdAndDeletedAtIsNullAndDemoTrue(operators.current())
+                .forEach(p -> p.deletedAt = now);
+    }
+
+    /** Notes what was done to a piece. Sent again under the same id, it is noted once. */
+    @Transactional
+    PieceResponse change(UUID id, PieceChangeRequest request) {
+        Faults faults = Faults.in(request);
+        faults.refuse();
+        PieceEntity piece = existing(id);
+        if (changes.findById(request.id()).isPresent()) {
+            return whole(piece);
+        }
+        check(request, piece, faults);
+        faults.refuse();
+        PieceChangeEntity change = PieceChangeEntity.of(id, request, Instant.now(clock));
+        switch (request.kind()) {
+            case NEW_END -> {
+                change.lengthBeforeM = piece.lengthM;
+                change.lengthAfterM = request.lengthAfterM();
+                piece.lengthM = request.lengthAfterM();
+            }
+            case RETIRED -> piece.retiredOn = request.on();
+            case BACK_IN_SERVICE -> piece.retiredOn = null;
+            case REPAIR -> {
+                // nothing but the note changes
+            }
+        }
+        changes.save(change);
+        changes.flush();
+        return whole(piece);
+    }
+
+    private void check(PieceChangeRequest request, PieceEntity piece, Faults faults) {
+        if (request.on().isBefore(piece.since()) && piece.boughtOn != null) {
+            faults.add(
+                    "on",
+                    "%s was bought on %s; nothing was done to it on %s"
+                            .formatted(piece.label, piece.boughtOn, request.on()));
+        }
+        notInTheFuture(faults, "on", request.on());
+        if ((request.kind() == PieceChange.NEW_END) != (request.lengthAfterM() != null)) {
+            faults.add("lengthAfterM", "goes with a new end, and with nothing else");
+        } else if (request.lengthAfterM() != null && request.lengthAfterM() > piece.lengthM) {
+            faults.add(
+                    "lengthAfterM",
+                    "a new end makes a piece shorter: it is %s m, and cannot be %s m after"
+                            .formatted(piece.lengthM, request.lengthAfterM()));
+        }
+        boolean isRetired = piece.retiredOn != null;
+        if (request.kind() == PieceChange.RETIRED && isRetired) {
+            faults.add("kind", piece.label + " is retired since " + piece.retiredOn);
+        }
+        if (request.kind() == PieceChange.BACK_IN_SERVICE && !isRetired) {
+            faults.add("kind", piece.label + " is in service");
+        }
+    }
+
+    void notInTheFuture(Faults faults, String path, LocalDate day) {
+        if (day != null && day.isAfter(writing.today())) {
+            faults.add(path, "must not be after today, %s, not %s".formatted(writing.today(), day));
+        }
+    }
+
+    /** Takes back the last thing that was done to a piece. */
+    @Transactional
+    PieceResponse takeBack(UUID id, UUID changeId) {
+        PieceEntity piece = existing(id);
+        List<PieceChangeEntity> all = changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(id);
+        PieceChangeEntity change = all.stream()
+                .filter(c -> c.id.equals(changeId))
+                .findFirst()
+                .orElseThrow(() -> new NotHereException("change of " + piece.label, changeId));
+        PieceChangeEntity last =
+                all.stream().max((a, b) -> a.storedAt.compareTo(b.storedAt)).orElseThrow();
+        if (!last.id.equals(changeId)) {
+            throw new InvalidRequestException(
+                    "id", "only the last change of a piece can be taken back: that of " + last.changedOn);
+        }
+        switch (change.kind) {
+            case NEW_END -> piece.lengthM = change.lengthBeforeM;
+            case RETIRED -> piece.retiredOn = null;
+            case BACK_IN_SERVICE ->
+                piece.retiredOn = all.stream()
+                        .filter(c -> c.kind == PieceChange.RETIRED)
+                        .map(c -> c.changedOn)
+                        .max(LocalDate::compareTo)
+                        .orElse(null);
+            case REPAIR -> {
+                // there was nothing but the note
+            }
+        }
+        changes.delete(change);
+        changes.flush();
+        return whole(piece);
+    }
+
+    private Faults checked(PieceRequest request, UUID id) {
+        Faults faults = Faults.in(request);
+        Catalogue catalogue = catalogues.current();
+        if (request.cableKey() != null
+                && catalogue.cableType(request.cableKey()).isEmpty()) {
+            faults.add("cableKey", "there is no cable type \"" + request.cableKey() + "\"");
+        }
+        knownEnd(faults, "near", request.near(), catalogue);
+        knownEnd(faults, "far", request.far(), catalogue);
+        notInTheFuture(faults, "boughtOn", request.boughtOn());
+        if ((request.price() == null) != (request.priceCurrency() == null)) {
+            faults.add("priceCurrency", "a price and its currency go together");
+        }
+        if (request.label() != null) {
+            freeLabel(faults, request.label(), id);
+        }
+        return faults;
+    }
+
+    static void knownEnd(Faults faults, String path, PieceRequest.EndRequest end, Catalogue catalogue) {
+        if (end != null
+                && end.connectorKey() != null
+                && catalogue.connector(end.connectorKey()).isEmpty()) {
+            faults.add(path + ".connectorKey", "there is no connector \"" + end.connectorKey() + "\"");
+        }
+    }
+
+    private void freeLabel(Faults faults, String label, UUID id) {
+        pieces.findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(operators.current(), label.strip())
+                .filter(p -> !p.id.equals(id))
+                .ifPresent(p -> faults.add("label", "another piece is labelled \"" + p.label + "\" already"));
+    }
+
+    private void write(PieceEntity piece, PieceRequest request) {
+        piece.label = request.label().strip();
+        piece.cableTypeId = request.cableKey() == null
+                ? null
+                : catalogues.typeIds(List.of(request.cableKey())).get(0);
+        piece.lengthM = request.lengthM();
+        piece.nearConnector = request.near() == null ? null : request.near().connectorKey();
+        piece.nearGender = request.near() == null ? null : request.near().gender();
+        piece.farConnector = request.far() == null ? null : request.far().connectorKey();
+        piece.farGender = request.far() == null ? null : request.far().gender();
+        piece.boughtOn = request.boughtOn();
+        piece.price = request.price();
+        piece.priceCurrency = request.priceCurrency();
+        piece.keptAt = request.keptAt();
+        piece.note = request.note();
+    }
+
+    private PieceEntity existing(UUID id) {
+        return pieces.findByIdAndOperatorId(id, operators.current())
+                .filter(p -> p.deletedAt == null)
+                .orElseThrow(() -> new NotHereException("piece", id));
+    }
+
+    private PieceResponse whole(PieceEntity piece) {
+        return writing.whole(
+                histories.of(piece),
+                changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id),
+                kits.all(operators.current()).stream()
+                        .filter(k -> k.pieces.stream().anyMatch(p -> p.pieceId().equals(piece.id)))
+                        .map(k -> k.name)
+                        .toList());
+    }
+}

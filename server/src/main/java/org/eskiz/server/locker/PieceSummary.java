@@ -1,0 +1,118 @@
+package org.eskiz.server.locker;
+
+import java.math.BigDecimal;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.core.bench.TestAgain;
+import org.eskiz.core.kit.End;
+import org.eskiz.server.http.OrNull;
+
+/**
+ * A piece in the locker, and how it stands.
+ *
+ * @param cableName null where nobody knows its type
+ * @param massKg null where that of its type is not known
+ * @param outSince null while it is in
+ * @param outings all of them
+ * @param hardOutings of them on which it was wet, frozen or trodden on
+ * @param standing how it stands today
+ * @param reasons why, the weightiest first
+ * @param lastTestedOn null where it never was
+ * @param trend null where the tests are too few
+ * @param testAgainOn null where it is retired
+ * @param plans that have it in their run
+ */
+record PieceSummary(
+        UUID id,
+        long version,
+        boolean demo,
+        String label,
+        @OrNull String cableKey,
+        @OrNull String cableName,
+        double lengthM,
+        @OrNull EndResponse near,
+        @OrNull EndResponse far,
+        @OrNull LocalDate boughtOn,
+        @OrNull BigDecimal price,
+        @OrNull String priceCurrency,
+        @OrNull String keptAt,
+        @OrNull String note,
+        @OrNull Double massKg,
+        @OrNull LocalDate retiredOn,
+        @OrNull LocalDate outSince,
+        @OrNull String outTo,
+        int outings,
+        int hardOutings,
+        Standing standing,
+        List<StandingReasonResponse> reasons,
+        @OrNull LocalDate lastTestedOn,
+        @OrNull Double referenceMHz,
+        @OrNull Double percentOfSheet,
+        @OrNull Double moreThanFirstDb,
+        @OrNull TrendResponse trend,
+        @OrNull LocalDate testAgainOn,
+        @OrNull TestAgain.Why testAgainWhy,
+        List<PlanNameResponse> plans) {
+
+    /** How a piece stands. */
+    enum Standing {
+        /** It does what it should, as far as is known. */
+        FINE,
+        /** It should be tested. */
+        DUE,
+        /** It does not do what it should any more. */
+        FAILING,
+        /** It is not used any more. */
+        RETIRED
+    }
+
+    /** What a piece ends in. */
+    record EndResponse(String connectorKey, End.Gender gender) {}
+
+    /**
+     * Why a piece stands as it does.
+     *
+     * @param on the day that it is about; null for none
+     * @param amount the number in it: dB, percent or a count, by its code; null for none
+     */
+    record StandingReasonResponse(
+            Code code, @OrNull LocalDate on, @OrNull Double amount) {
+
+        enum Code {
+            /** Not used since {@code on}. */
+            RETIRED,
+            /** Lost {@code amount} dB more at its last test than at its first, which is past the limit. */
+            PAST_LIMIT,
+            /** Its last test was worse than its type allows, by {@code amount} dB. */
+            WORSE_THAN_SHEET,
+            /** Its last test was better than its type can be: another type, another length, or a wrong test. */
+            BETTER_THAN_CAN_BE,
+            /** Never tested. */
+            NEVER_TESTED,
+            /** To be tested since {@code on}, because of its age. */
+            DUE_BY_AGE,
+            /** Likewise, because of {@code amount} outings since its last test. */
+            DUE_BY_OUTINGS,
+            /** Likewise, because of {@code amount} hard ones. */
+            DUE_BY_EXPOSURE,
+            /** Likewise, because of its trend of {@code amount} percent of its sheet a year. */
+            DUE_BY_TREND,
+            /** {@code amount} years old or more, and no worse than its sheet. */
+            BETTER_THAN_ITS_AGE
+        }
+    }
+
+    /**
+     * How it ages, in percent of its sheet a year.
+     *
+     * @param least of the slope, with 95 %; null for fewer than five tests
+     * @param most likewise
+     */
+    record TrendResponse(
+            double percentPerYear,
+            @OrNull Double least,
+            @OrNull Double most) {}
+
+    record PlanNameResponse(UUID id, String site, String name) {}
+}
