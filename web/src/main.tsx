@@ -8,6 +8,7 @@ import { Broken } from './app/Broken';
 import { PreferencesProvider } from './app/preferences';
 import { BenchPage, TestPage } from './features/bench';
 import { AnatomyPage, CablesPage } from './features/cables';
+import { CutsPage, KitsPage, LabelsPage, LockerPage, PiecePage } from './features/locker';
 import { PlanPage } from './features/plan';
 import { ComparePage, PlansPage } from './features/plans';
 import { SettingsPage } from './features/settings';
@@ -30,6 +31,11 @@ const router = createBrowserRouter([
       { path: '/cables/anatomy', element: <AnatomyPage /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/bench/:id', element: <TestPage /> },
+      { path: '/locker', element: <LockerPage /> },
+      { path: '/locker/kits', element: <KitsPage /> },
+      { path: '/locker/cuts', element: <CutsPage /> },
+      { path: '/locker/labels', element: <LabelsPage /> },
+      { path: '/locker/:id', element: <PiecePage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <Navigate to="/plans" replace /> },
     ],

@@ -29,6 +29,17 @@ export type BenchSummary = Schemas['BenchTestSummary'];
 export type BenchAnalysis = Schemas['BenchAnalysisResponse'];
 export type BenchFigure = Schemas['BenchFigureResponse'];
 export type BenchFile = Schemas['BenchFileResponse'];
+export type Piece = Schemas['PieceSummary'];
+export type PieceLife = Schemas['PieceResponse'];
+export type PieceEvent = Schemas['PieceEventResponse'];
+export type PieceSaid = Schemas['PieceRequest'];
+export type PieceEnd = Schemas['EndResponse'];
+export type Movement = Schemas['MovementRequest'];
+export type Kit = Schemas['KitResponse'];
+export type FoundKits = Schemas['KitSearchResponse'];
+export type FoundKit = Schemas['FoundKitResponse'];
+export type LengthSets = Schemas['LengthSetResponse'];
+export type CutPlan = Schemas['CutPlanResponse'];
 export type BenchOutcome = NonNullable<BenchAnalysis['outcome']>;
 
 /** A problem as the server tells it. */

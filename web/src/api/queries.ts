@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answered, api, Away } from './client';
-import type { BenchNotes, BenchSummary, ComparisonRequest } from './client';
+import type { BenchNotes, BenchSummary, ComparisonRequest, Schemas } from './client';
 
 /** Whether a failed question is worth asking again: only when nobody answered. */
 export function shouldRetry(failures: number, error: Error): boolean {
@@ -88,6 +88,47 @@ export function useBenchAnalysis(notes: BenchNotes) {
   return useQuery({
     queryKey: ['bench', 'analysis', notes],
     queryFn: ({ signal }) => answered(api.POST('/api/bench/analyses', { body: notes, signal })),
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+  });
+}
+
+/** Everything in the locker, by label. */
+export function usePieces() {
+  return useQuery({
+    queryKey: ['locker', 'pieces'],
+    queryFn: () => answered(api.GET('/api/locker/pieces')),
+  });
+}
+
+/** One piece with its whole life. */
+export function usePiece(id: string) {
+  return useQuery({
+    queryKey: ['locker', 'piece', id],
+    queryFn: () => answered(api.GET('/api/locker/pieces/{id}', { params: { path: { id } } })),
+  });
+}
+
+/** Kits that are kept. */
+export function useKits() {
+  return useQuery({
+    queryKey: ['locker', 'kits'],
+    queryFn: () => answered(api.GET('/api/locker/kits')),
+  });
+}
+
+/** The best kits of owned pieces for a run; the last ones stay until the next are there. */
+export function useFoundKits(request: Schemas['KitSearchRequest'] | null) {
+  return useQuery({
+    queryKey: ['locker', 'found', request],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST('/api/locker/kit-searches', {
+          body: request as Schemas['KitSearchRequest'],
+          signal,
+        }),
+      ),
+    enabled: request !== null,
     placeholderData: keepPreviousData,
     gcTime: 60_000,
   });

@@ -17,6 +17,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
         'g p': () => void navigate('/plans'),
         'g c': () => void navigate('/cables'),
         'g b': () => void navigate('/bench'),
+        'g l': () => void navigate('/locker'),
         'g s': () => void navigate('/settings'),
       }),
       [navigate],
@@ -38,6 +39,9 @@ export function Shell({ here, children }: { here?: string; children: React.React
           </NavLink>
           <NavLink to="/bench" end className={SHEET}>
             Bench
+          </NavLink>
+          <NavLink to="/locker" end className={SHEET}>
+            Locker
           </NavLink>
           {here && (
             <span aria-current="page" className={`min-w-0 ${SHEET}`}>

@@ -13,9 +13,12 @@ export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
   { keys: 'g p', what: 'go to the plans' },
   { keys: 'g c', what: 'go to the cables' },
   { keys: 'g b', what: 'go to the bench' },
+  { keys: 'g l', what: 'go to the locker' },
   { keys: 'g s', what: 'go to the settings' },
-  { keys: 'n', what: 'new plan, new cable, new test: on the sheet of each' },
-  { keys: '/', what: 'search plans, filter cables and tests' },
+  { keys: 'n', what: 'new plan, cable, test or piece: on the sheet of each' },
+  { keys: '/', what: 'search plans, filter cables, tests and pieces' },
+  { keys: 'o', what: 'in the locker: took out what is marked, or the piece in focus' },
+  { keys: 'p', what: 'put it away; then w wet, f frozen, t trodden on' },
   { keys: 'u', what: 'read powers in watts, percent, dB, S-units' },
   { keys: '[ ]', what: 'band before, band after; also Page Up and Page Down' },
   { keys: '↑ ↓', what: 'walk through the rows of the ledger' },
@@ -41,8 +44,7 @@ export function useShortcuts(shortcuts: Shortcuts): void {
       const pair = e.timeStamp - firstAt < SEQUENCE_MS ? `${first} ${name}` : '';
       first = name;
       firstAt = e.timeStamp;
-      const action =
-        shortcuts[pair] ?? (pair && isFirstOfPair(shortcuts, pair) ? undefined : shortcuts[name]);
+      const action = shortcuts[pair] ?? (pair && beginsPair(pair) ? undefined : shortcuts[name]);
       if (!action || (!letters && name.length === 1)) return;
       e.preventDefault();
       action();
@@ -52,9 +54,12 @@ export function useShortcuts(shortcuts: Shortcuts): void {
   }, [shortcuts, letters]);
 }
 
-/** After a letter that begins a pair, the next one belongs to it even where the pair means nothing. */
-function isFirstOfPair(shortcuts: Shortcuts, pair: string): boolean {
-  return Object.keys(shortcuts).some((keys) => keys.startsWith(`${pair.split(' ')[0]} `));
+/** The letter that all pairs begin with. */
+const PAIRS_BEGIN = 'g ';
+
+/** After a letter that begins a pair, the next one belongs to it even where the pair means nothing, on any sheet. */
+function beginsPair(pair: string): boolean {
+  return pair.startsWith(PAIRS_BEGIN);
 }
 
 function nameOf(e: KeyboardEvent): string {

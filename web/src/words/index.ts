@@ -21,6 +21,7 @@ export * from './anatomy';
 export * from './asked';
 export * from './cables';
 export * from './changes';
+export * from './locker';
 
 /** Less than this in dB is not worth a clause of its own. */
 const NOTEWORTHY_DB = 0.005;
@@ -169,6 +170,10 @@ export function findingText(finding: Finding, elementName: string): string | nul
       return `${elementName} meets a line of the other kind: balanced line and coax go together through a transformer.`;
     case 'OTHER_IMPEDANCE':
       return `${elementName} is of ${plain(impedanceOhm ?? 0, 0)} Ω in a ${plain(stationOhm ?? 0, 0)} Ω station: it transforms the load, by its length.`;
+    case 'PIECE_OF_OTHER_LENGTH': {
+      const { piece, lengthM, inRunM } = finding.values as Record<string, string | number>;
+      return `${piece} is ${plain(Number(lengthM), 2)} m long now, and stands here with ${plain(Number(inRunM), 2)} m: take it out and put it in again.`;
+    }
     case 'REFLECTS_AT_RADIO':
       return 'The line is flat, but not of the radio’s impedance: it still reflects there.';
     default:

@@ -1,9 +1,11 @@
+import { useEffect } from 'react';
+import { Link } from 'react-router';
 import type { BenchNotes, CableType } from '../../api';
-import { useBenchLog, useConnectors } from '../../api';
+import { useBenchLog, useConnectors, usePieces } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, Term } from '../../ui';
 import { lengthFigure, lengthText, plain } from '../../units';
-import { said } from './notes';
+import { ofPiece, said } from './notes';
 
 const NOT_KNOWN = '';
 
@@ -20,7 +22,21 @@ export function Subject({
   const { lengths } = usePreferences();
   const connectors = useConnectors().data ?? [];
   const log = useBenchLog().data ?? [];
-  const pieces = [...new Set(log.map((t) => t.piece).filter((p) => p !== null))];
+  const owned = usePieces().data ?? [];
+  const piece = owned.find((p) => p.id === notes.pieceId);
+  const pieces = [
+    ...new Set(
+      [...owned.map((p) => p.label), ...log.map((t) => t.piece)].filter((p) => p !== null),
+    ),
+  ];
+  // a test that was begun from the locker is of that piece; it may be said otherwise after
+  useEffect(() => {
+    if (piece && notes.piece === undefined) onChange(ofPiece(notes, piece));
+  }, [piece, notes, onChange]);
+  function named(text: string) {
+    const meant = owned.find((p) => p.label.toLowerCase() === text.trim().toLowerCase());
+    onChange(meant ? ofPiece(notes, meant) : { ...notes, piece: said(text), pieceId: undefined });
+  }
   const joints = notes.joints ?? [];
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -34,7 +50,7 @@ export function Subject({
           autoComplete="off"
           className="in-place min-w-0 w-[20ch] font-bold"
           value={notes.piece ?? ''}
-          onChange={(e) => onChange({ ...notes, piece: said(e.target.value) })}
+          onChange={(e) => named(e.target.value)}
         />
         <datalist id="pieces">
           {pieces.map((p) => (
@@ -42,6 +58,11 @@ export function Subject({
           ))}
         </datalist>
       </h1>
+      {piece && (
+        <Link className="quiet text-[12px]" to={`/locker/${piece.id}`}>
+          in the locker
+        </Link>
+      )}
       <label className="inline-flex items-baseline gap-1 text-soft">
         type
         <Select

@@ -56,6 +56,7 @@ export function TestPage() {
           ...blankNotes(method, usualBandsMHz(settings.region), today()),
           id: crypto.randomUUID(),
           piece: params.get('piece') ?? undefined,
+          pieceId: params.get('pieceId') ?? undefined,
           cableKey: params.get('type') ?? undefined,
         },
         files: [],

@@ -1,4 +1,4 @@
-import type { BenchNotes, BenchTest } from '../../api';
+import type { BenchNotes, BenchTest, Piece } from '../../api';
 import { SERVICES } from '../plan';
 
 export type Method = BenchNotes['method'];
@@ -102,6 +102,19 @@ export function remember({ station, temperatureC }: BenchNotes): void {
   } catch {
     // a full store: it is typed again next time
   }
+}
+
+/** The notes of a test of a piece of the locker: its label, type, length and the joints at its ends. */
+export function ofPiece(notes: BenchNotes, piece: Piece): BenchNotes {
+  const ends = [piece.near, piece.far].filter((end) => end !== null);
+  return {
+    ...notes,
+    piece: piece.label,
+    pieceId: piece.id,
+    cableKey: piece.cableKey ?? undefined,
+    lengthM: piece.lengthM,
+    joints: ends.length > 0 ? ends.map((e) => ({ connectorKey: e.connectorKey })) : notes.joints,
+  };
 }
 
 /** A length of text that a field leaves: nothing is not said. */

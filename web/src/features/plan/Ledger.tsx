@@ -1,6 +1,8 @@
 import { usePreferences } from '../../app/preferences';
 import { useWidth } from '../../ui';
 import { lengthText, shownReading, unitOf } from '../../units';
+import type { Command } from './commands';
+import { KitRows } from './KitRows';
 import { LedgerRow } from './LedgerRow';
 import type { RowContext } from './LedgerRow';
 import type { Band } from './model';
@@ -10,6 +12,7 @@ import { sifted } from './sifting';
 interface Props extends RowContext {
   stale: boolean;
   onFocus: (band: number) => void;
+  onCommand: (command: Command) => void;
 }
 
 const WIDE = 1180;
@@ -93,6 +96,14 @@ export function Ledger(props: Props) {
             </th>
           </tr>
         </thead>
+        <KitRows
+          plan={plan}
+          catalogue={catalogue}
+          focus={focus}
+          wide={wide}
+          roomy={roomy}
+          onCommand={props.onCommand}
+        />
         <tbody>
           {suited.map((row) => (
             <LedgerRow

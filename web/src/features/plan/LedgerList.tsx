@@ -2,6 +2,8 @@ import { usePreferences } from '../../app/preferences';
 import { VerdictMark, verdictColour } from '../../ui';
 import { figureOf, lengthText, moneyFigure, shownReading, unitOf } from '../../units';
 import { rowSummary } from '../../words';
+import type { Command } from './commands';
+import { KitLine } from './KitRows';
 import type { RowContext } from './LedgerRow';
 import { bandName, bandsOf, candidateLengthM, powerOn, preferenceOf } from './model';
 import { sifted } from './sifting';
@@ -17,7 +19,8 @@ export function LedgerList({
   chosen,
   stale,
   onSelect,
-}: RowContext & { stale: boolean }) {
+  onCommand,
+}: RowContext & { stale: boolean; onCommand: (command: Command) => void }) {
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const rows = sifted(ledger?.rows ?? [], sifting, catalogue, [
@@ -30,6 +33,7 @@ export function LedgerList({
 
   return (
     <section data-testid="ledger" className={stale ? 'opacity-45' : ''}>
+      <KitLine plan={plan} catalogue={catalogue} onCommand={onCommand} />
       <p className="px-4 py-2 text-[12px] text-soft">
         cable for the {lengthText(candidateLengthM(plan), lengths)}, on {bandName(bands[focus])}
       </p>

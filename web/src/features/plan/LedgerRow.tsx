@@ -232,7 +232,8 @@ function standing(
     .join(', ');
 }
 
-function CellFigure({
+/** What arrives on one band, or how it differs from what it is read against. */
+export function CellFigure({
   cell,
   base,
   reading,

@@ -170,10 +170,11 @@ function Certainty({ plan, focus, row, atTolerance, catalogue }: Props) {
 }
 
 /** What may not work, or may break, about this run on the band in focus. */
-function Findings({ plan, focus, row, assessment, profile, catalogue, connectors }: Props) {
+function Findings({ plan, ledger, focus, row, assessment, profile, catalogue, connectors }: Props) {
   const { lengths } = usePreferences();
   const run = runOf(plan);
-  const named = { catalogue, connectors, cableName: row?.name ?? '' };
+  const isPresent = row !== undefined && row.id === ledger?.presentRowId;
+  const named = { catalogue, connectors, cableName: row?.name ?? '', isPresent };
   const name = (index: number) => (run[index] ? elementName(run[index], named) : '');
   const tight = profile && tightestPlace(profile);
   return (

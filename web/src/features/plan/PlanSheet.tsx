@@ -117,6 +117,7 @@ export function PlanSheet({
     band: bands[focus],
     assessment: rows.drawn,
     cableName: rows.selected?.name ?? '',
+    isPresent: rows.selected?.id === rows.ledger?.presentRowId,
     catalogue,
     connectors,
     stale,
@@ -278,9 +279,14 @@ export function PlanSheet({
             )}
             {view === 'ledger' &&
               (narrow ? (
-                <LedgerList {...rowContext} stale={stale} />
+                <LedgerList {...rowContext} stale={stale} onCommand={editing.command} />
               ) : (
-                <Ledger {...rowContext} stale={stale} onFocus={focusBand} />
+                <Ledger
+                  {...rowContext}
+                  stale={stale}
+                  onFocus={focusBand}
+                  onCommand={editing.command}
+                />
               ))}
           </main>
           <aside

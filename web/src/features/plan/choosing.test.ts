@@ -123,7 +123,11 @@ describe('a mix', () => {
       element,
       elementId: null,
       lengthM: 1,
-      source: { cableKey: element === 1 ? 'foam-10' : 'rg-58', candidateId: null },
+      source: {
+        cableKey: element === 1 ? 'foam-10' : 'rg-58',
+        pieceId: null,
+        candidateId: null,
+      },
     }));
     const lines = laid(split, row('mix', { assignment }), []).filter((e) => e.kind === 'LINE');
     expect(lines.map((l) => l.cableKey)).toEqual(['foam-10', 'rg-58']);

@@ -59,7 +59,8 @@ export function apply(plan: Plan, command: Command): Plan {
       return { ...plan, site: command.site };
     case 'setLength':
       return withElement(plan, command.element, (e) =>
-        e.kind === 'LINE' ? { ...e, lengthM: command.lengthM } : e,
+        // a piece of the locker is as long as it is
+        e.kind === 'LINE' && !e.pieceId ? { ...e, lengthM: command.lengthM } : e,
       );
     case 'setAmbient':
       return withAssessment(plan, { ambientC: command.ambientC });

@@ -87,6 +87,7 @@ export function detailRequest(
   const present = runOf(plan).flatMap((e) =>
     e.kind === 'LINE' && e.candidate && e.cableKey ? [{ cableKey: e.cableKey }] : [],
   );
+  const any = catalogue.slice(0, 1).map((t) => ({ cableKey: t.key }));
   return {
     ...whole,
     bands: whole.bands?.slice(focus, focus + 1),
@@ -96,7 +97,9 @@ export function detailRequest(
         ? own
         : catalogue.some((t) => t.key === rowId)
           ? [{ cableKey: rowId }]
-          : present,
+          : present.length > 0
+            ? present
+            : any,
   };
 }
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { CableType, Connector } from '../../../api';
+import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
 import type { Command } from '../commands';
@@ -36,7 +37,8 @@ function Offers({ at, catalogue, connectors, onCommand, close }: Props & { close
   const { lengths } = usePreferences();
   const [typed, setTyped] = useState('');
   const [marked, setMarked] = useState(0);
-  const offers = offersFor(typed, catalogue, connectors, lengths);
+  const pieces = usePieces().data ?? [];
+  const offers = offersFor(typed, catalogue, connectors, lengths, pieces);
 
   function take(index: number) {
     const offer = offers[index];

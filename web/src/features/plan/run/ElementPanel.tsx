@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { Fact, OpensInPlace, QuantityField, Select, TextField } from '../../../ui';
 import { fixed, plain } from '../../../units';
 import type { Command } from '../commands';
@@ -69,7 +70,7 @@ function Opened(props: Props & { name: string; close: () => void }) {
         >
           toward the antenna
         </button>
-        {element.kind === 'LINE' && (
+        {element.kind === 'LINE' && !element.pieceId && (
           <button
             type="button"
             className="quiet"
@@ -78,13 +79,15 @@ function Opened(props: Props & { name: string; close: () => void }) {
             split in the middle
           </button>
         )}
-        <button
-          type="button"
-          className="quiet"
-          onClick={() => act({ do: 'duplicateElement', element: index })}
-        >
-          duplicate
-        </button>
+        {!(element.kind === 'LINE' && element.pieceId) && (
+          <button
+            type="button"
+            className="quiet"
+            onClick={() => act({ do: 'duplicateElement', element: index })}
+          >
+            duplicate
+          </button>
+        )}
         <button
           type="button"
           className="quiet"
@@ -165,6 +168,15 @@ function LineFacts({
 }: Props & { line: Line; change: (to: Element) => void; name: string }) {
   return (
     <>
+      {line.pieceId && (
+        <p>
+          A piece of yours:{' '}
+          <Link className="quiet" to={`/locker/${line.pieceId}`}>
+            {line.name ?? 'in the locker'}
+          </Link>
+          . It stands here with what was measured of it.
+        </p>
+      )}
       {!line.candidate && (
         <Fact label="type">
           <Select

@@ -42,6 +42,7 @@ export interface RibbonProps {
   assessment: BandAssessment | undefined;
   profile: Profile | undefined;
   cableName: string;
+  isPresent: boolean;
   catalogue: CableType[];
   connectors: Connector[];
   stale: boolean;

@@ -16,11 +16,18 @@ export interface Named {
   connectors: Connector[];
   /** The cable drawn in the sections that are up for choice. */
   cableName: string;
+  /** Whether that is what lies in the run now, so that each section may be called by its own piece. */
+  isPresent: boolean;
 }
 
 /** What an element is called on the drawing: its own name, or that of what it is made of. */
-export function elementName(element: Element, { catalogue, connectors, cableName }: Named): string {
-  if (element.kind === 'LINE' && element.candidate) return cableName;
+export function elementName(
+  element: Element,
+  { catalogue, connectors, cableName, isPresent }: Named,
+): string {
+  if (element.kind === 'LINE' && element.candidate && !(isPresent && element.pieceId)) {
+    return cableName;
+  }
   if (element.name) return element.name;
   switch (element.kind) {
     case 'LINE':

@@ -1,5 +1,5 @@
-import type { CableType, Connector } from '../../../api';
-import { parseQuantity } from '../../../units';
+import type { CableType, Connector, Piece } from '../../../api';
+import { parseQuantity, plain } from '../../../units';
 import type { LengthUnit } from '../../../units';
 import type { Element } from '../model';
 import { newId } from '../model';
@@ -43,6 +43,7 @@ export function offersFor(
   catalogue: CableType[],
   connectors: Connector[],
   unit: LengthUnit,
+  pieces: readonly Piece[] = [],
 ): Offer[] {
   const quantity = QUANTITY.exec(typed)?.[2];
   const words = typed
@@ -51,9 +52,26 @@ export function offersFor(
     .split(/\s+/)
     .filter(Boolean);
   const isMeant = (text: string) => words.every((w) => text.toLowerCase().includes(w));
-  return everything(quantity, catalogue, connectors, unit).filter((o) =>
+  return [...everything(quantity, catalogue, connectors, unit), ...owned(pieces)].filter((o) =>
     isMeant(`${o.text} ${o.kind}`),
   );
+}
+
+/** Pieces of the locker that may lie in a run, each with its own length. */
+function owned(pieces: readonly Piece[]): Offer[] {
+  return pieces
+    .filter((p) => p.standing !== 'RETIRED' && (p.cableKey !== null || p.lastTestedOn !== null))
+    .map((p) => ({
+      text: `${p.label}, ${plain(p.lengthM, 2)} m`,
+      kind: 'piece of mine',
+      element: (): Element => ({
+        id: newId(),
+        kind: 'LINE',
+        name: p.label,
+        pieceId: p.id,
+        lengthM: p.lengthM,
+      }),
+    }));
 }
 
 function isOffered(type: { retired: boolean }): boolean {

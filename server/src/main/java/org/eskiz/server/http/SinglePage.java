@@ -19,6 +19,8 @@ class SinglePage implements WebMvcConfigurer {
             "/bench",
             "/bench/new",
             "/bench/{id}",
+                        "/locker",
+            "/locker/{id}",
             "/settings"
         }) {
             registry.addViewController(address).setViewName("forward:/index.html");

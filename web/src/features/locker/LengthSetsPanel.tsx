@@ -1,0 +1,217 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { answered, api, useCableTypes, useConnectors, usePlans } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { QuantityField, Select, TextField, Toggle } from '../../ui';
+import { fixed, frequencyText, lengthFigure, lengthText, plain } from '../../units';
+import { capital } from '../../words';
+
+interface Site {
+  name: string;
+  lengthM: number;
+  visits: number;
+}
+
+const USUAL: Site[] = [
+  { name: 'near', lengthM: 5, visits: 1 },
+  { name: 'far', lengthM: 15, visits: 1 },
+];
+
+const MOST_SITES = 30;
+
+/** Which few lengths would serve all of my sites: one row for each number of pieces, with what each site would take. */
+export function LengthSetsPanel() {
+  const { lengths } = usePreferences();
+  const types = (useCableTypes().data ?? []).filter((t) => !t.retired && !t.balanced);
+  const connectors = useConnectors().data ?? [];
+  const plans = usePlans().data ?? [];
+  const [sites, setSites] = useState<Site[]>(USUAL);
+  const [cableKey, setCableKey] = useState('rg-58');
+  const [connectorKey, setConnectorKey] = useState('n');
+  const [frequencyMHz, setFrequencyMHz] = useState(145);
+  const [lightest, setLightest] = useState<'loss' | 'mass'>('loss');
+  const body = {
+    sites,
+    cableKey,
+    connectorKey,
+    frequencyMHz,
+    stepM: 1,
+    mostPieces: 4,
+    lightestFirst: lightest === 'mass',
+  };
+  const answer = useQuery({
+    queryKey: ['locker', 'sets', body],
+    queryFn: ({ signal }) => answered(api.POST('/api/locker/length-sets', { body, signal })),
+    enabled: types.length > 0 && sites.length > 0,
+    placeholderData: keepPreviousData,
+  });
+  const change = (index: number, part: Partial<Site>) =>
+    setSites(sites.map((s, i) => (i === index ? { ...s, ...part } : s)));
+  const fromPlans = plans
+    .filter((p) => p.sketch?.cableLengthM != null)
+    .map((p) => ({
+      name: `${p.site}, ${p.name}`,
+      lengthM: p.sketch?.cableLengthM ?? 1,
+      visits: 1,
+    }));
+  return (
+    <section
+      aria-label="lengths for several sites"
+      className="flex shrink-0 flex-col gap-2 overflow-y-auto px-4.5 py-3 max-[899px]:border-t max-[899px]:border-hairline min-[900px]:w-[46%]"
+    >
+      <h2 className="text-[15px] font-bold">Which lengths would serve my sites?</h2>
+      <ul aria-label="sites" className="flex flex-col gap-1">
+        {sites.map((s, i) => (
+          <li key={i} className="flex flex-wrap items-baseline gap-x-2">
+            <TextField
+              label={`site ${i + 1}`}
+              value={s.name}
+              onCommit={(name) => change(i, { name })}
+              className="w-[18ch]"
+            />
+            <QuantityField
+              label={`length at site ${i + 1}`}
+              keptAs={`length of site ${i}`}
+              kind="length"
+              unit={lengths}
+              unitLabel={lengths}
+              least={0.1}
+              value={s.lengthM}
+              show={(v) => lengthFigure(v, lengths)}
+              say={(v) => lengthText(v, lengths)}
+              onCommit={(lengthM) => change(i, { lengthM })}
+            />
+            <Select
+              label={`visits to site ${i + 1}`}
+              value={String(s.visits)}
+              options={[1, 2, 3, 5, 10, 20].map((n) => ({
+                value: String(n),
+                text: n === 1 ? 'once' : `${n} times`,
+              }))}
+              onChange={(n) => change(i, { visits: Number(n) })}
+            />
+            <button
+              type="button"
+              className="quiet text-[12px]"
+              aria-label={`take out site ${i + 1}`}
+              disabled={sites.length === 1}
+              onClick={() => setSites(sites.filter((_, at) => at !== i))}
+            >
+              out
+            </button>
+          </li>
+        ))}
+      </ul>
+      <span className="flex flex-wrap gap-x-4">
+        <button
+          type="button"
+          className="quiet"
+          disabled={sites.length >= MOST_SITES}
+          onClick={() =>
+            setSites([...sites, { name: `site ${sites.length + 1}`, lengthM: 10, visits: 1 }])
+          }
+        >
+          another site
+        </button>
+        {fromPlans.length > 0 && (
+          <button
+            type="button"
+            className="quiet"
+            onClick={() => setSites(fromPlans.slice(0, MOST_SITES))}
+          >
+            the sites of my plans
+          </button>
+        )}
+      </span>
+      <span className="flex flex-wrap items-baseline gap-x-2">
+        <span className="text-soft">of</span>
+        <Select
+          label="cable of the set"
+          value={cableKey}
+          options={types.map((t) => ({ value: t.key, text: t.name }))}
+          onChange={setCableKey}
+        />
+        <span className="text-soft">with</span>
+        <Select
+          label="connector of the set"
+          value={connectorKey}
+          options={connectors.map((c) => ({ value: c.key, text: c.name }))}
+          onChange={setConnectorKey}
+        />
+        <span className="text-soft">plugs, up to</span>
+        <QuantityField
+          label="highest frequency"
+          kind="frequency"
+          unit="mhz"
+          unitLabel="MHz"
+          value={frequencyMHz}
+          show={(v) => plain(v)}
+          say={frequencyText}
+          onCommit={setFrequencyMHz}
+        />
+        <Toggle
+          label="what is wanted most"
+          value={lightest}
+          options={[
+            ['loss', 'least loss'],
+            ['mass', 'least to carry'],
+          ]}
+          onChange={setLightest}
+        />
+      </span>
+      {answer.isError && (
+        <p role="alert" className="text-fail">
+          {capital(answer.error.message)}.
+        </p>
+      )}
+      {answer.data && (
+        <>
+          <table className={`w-full ${answer.isPlaceholderData ? 'opacity-45' : ''}`}>
+            <thead>
+              <tr className="border-b border-hairline text-left text-[11px] text-soft [&>th]:font-normal">
+                <th scope="col">lengths</th>
+                <th scope="col" className="text-right">
+                  mean loss, dB
+                </th>
+                <th scope="col" className="text-right">
+                  worst, dB
+                </th>
+                <th scope="col" className="text-right">
+                  to carry, kg
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {answer.data.sets.map((s) => (
+                <tr key={s.lengthsM.length} className="border-b border-hairline align-top">
+                  <th scope="row" className="py-1 text-left font-semibold">
+                    {s.lengthsM.map((l) => lengthText(l, lengths)).join(' + ')}
+                    <span className="block text-[11px] font-normal text-soft">
+                      {s.uses
+                        .map(
+                          (u, i) =>
+                            `${sites[i]?.name ?? ''}: ${u.lengthsM.map((l) => lengthFigure(l, lengths)).join(' + ')}`,
+                        )
+                        .join('; ')}
+                    </span>
+                  </th>
+                  <td className="figures py-1 text-right">{fixed(s.meanLossDb, 2)}</td>
+                  <td className="figures py-1 text-right">{fixed(s.worstLossDb, 2)}</td>
+                  <td className="figures py-1 text-right">
+                    {s.massKg === null ? '–' : fixed(s.massKg, 1)}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="text-[11px] text-soft">
+            Two pieces are joined by a barrel, two mated pairs; its loss is counted.{' '}
+            {answer.data.proven
+              ? 'In whole metres nothing better can be made.'
+              : 'The best found within a second; there may be better ones.'}
+          </p>
+        </>
+      )}
+    </section>
+  );
+}

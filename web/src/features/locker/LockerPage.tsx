@@ -1,0 +1,198 @@
+import { useMemo, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Piece } from '../../api';
+import { usePieces } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { Shell } from '../../app/Shell';
+import { useAddress } from '../../app/useAddress';
+import { useShortcuts } from '../../app/useShortcuts';
+import { byUrgency, counted, isFound } from './locker';
+import type { Asked } from './locker';
+import { LockerLinks } from './LockerLinks';
+import { MovedBar } from './MovedBar';
+import { NewPiece } from './NewPiece';
+import { Overview } from './Overview';
+import { PieceRow } from './PieceRow';
+import { useMoving } from './useMoving';
+
+/** As many rows are drawn at first; a full locker shows the rest when it is asked for. */
+const ROWS_AT_FIRST = 100;
+
+const STANDINGS = ['FAILING', 'DUE', 'FINE', 'RETIRED', 'OUT'] as const;
+
+/** What I own: every piece drawn to one scale, what needs a hand first; taken out and put away with one key. */
+export function LockerPage() {
+  const query = usePieces();
+  const { settings } = usePreferences();
+  const navigate = useNavigate();
+  const { params, put } = useAddress();
+  const moving = useMoving();
+  const [search, setSearch] = useState('');
+  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const [shown, setShown] = useState(ROWS_AT_FIRST);
+  const field = useRef<HTMLInputElement>(null);
+  const pieces = useMemo(
+    () => byUrgency((query.data ?? []).filter((p) => !(p.demo && settings.demoHidden))),
+    [query.data, settings.demoHidden],
+  );
+  const asked: Asked = {
+    search,
+    standing: STANDINGS.find((s) => s === params.get('standing')) ?? null,
+  };
+  const found = pieces.filter((p) => isFound(p, asked));
+  const longestM = Math.max(1, ...pieces.map((p) => p.lengthM));
+  const those = (): Piece[] => {
+    const inFocus = document.activeElement?.closest('[data-piece]')?.getAttribute('data-piece');
+    return pieces.filter((p) => (marked.size > 0 ? marked.has(p.id) : p.id === inFocus));
+  };
+  const go = (kind: 'TOOK_OUT' | 'PUT_AWAY') => {
+    moving.go(kind, those());
+    setMarked(new Set());
+  };
+  useShortcuts({
+    n: () => put({ new: 'piece' }),
+    '/': () => field.current?.focus(),
+    o: () => go('TOOK_OUT'),
+    p: () => go('PUT_AWAY'),
+    ArrowDown: () => walk(1),
+    ArrowUp: () => walk(-1),
+  });
+  const toggle = (id: string) =>
+    setMarked((before) => {
+      const after = new Set(before);
+      if (!after.delete(id)) after.add(id);
+      return after;
+    });
+
+  return (
+    <Shell>
+      <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
+        <section
+          aria-label="pieces"
+          className="flex min-h-0 min-w-0 flex-1 flex-col min-[900px]:border-r min-[900px]:border-hairline"
+        >
+          <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-2">
+            <h1 className="text-[20px] font-bold">Locker</h1>
+            <input
+              ref={field}
+              type="search"
+              aria-label="filter pieces"
+              placeholder="filter: label, type, place"
+              className="boxed min-h-7 w-48"
+              value={search}
+              onChange={(e) => setSearch(e.target.value)}
+              onKeyDown={(e) => e.key === 'Escape' && setSearch('')}
+            />
+            <LockerLinks here="pieces" />
+            <button type="button" className="action ml-auto" onClick={() => put({ new: 'piece' })}>
+              New piece
+            </button>
+          </div>
+          {marked.size > 0 && (
+            <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline bg-raised px-4 py-1.5">
+              <span>
+                {marked.size} {marked.size === 1 ? 'piece' : 'pieces'} marked
+              </span>
+              <button type="button" className="quiet" onClick={() => go('TOOK_OUT')}>
+                took out <span className="text-soft">(o)</span>
+              </button>
+              <button type="button" className="quiet" onClick={() => go('PUT_AWAY')}>
+                put away <span className="text-soft">(p)</span>
+              </button>
+              <Link className="quiet" to={`/locker/kits?pack=${[...marked].join(' ')}`}>
+                make a kit of them
+              </Link>
+              <Link className="quiet" to={`/locker/labels?pieces=${[...marked].join(' ')}`}>
+                print labels
+              </Link>
+              <button type="button" className="quiet ml-auto" onClick={() => setMarked(new Set())}>
+                none
+              </button>
+            </div>
+          )}
+          <MovedBar moving={moving} />
+          {params.get('new') === 'piece' && (
+            <NewPiece
+              onClose={() => put({ new: null })}
+              onKept={(id) => void navigate(`/locker/${id}`)}
+            />
+          )}
+          {!query.data && (
+            <p role="status" className="px-4 py-4">
+              {query.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
+            </p>
+          )}
+          {query.data && pieces.length === 0 && (
+            <p className="px-4 py-4">
+              The locker is empty. Put in what you own, a label and a length are enough:{' '}
+              <button type="button" className="quiet" onClick={() => put({ new: 'piece' })}>
+                the first piece
+              </button>
+              .
+            </p>
+          )}
+          {pieces.length > 0 && found.length === 0 && (
+            <p className="px-4 py-4">
+              No piece is like that.{' '}
+              <button
+                type="button"
+                className="quiet"
+                onClick={() => {
+                  setSearch('');
+                  put({ standing: null });
+                }}
+              >
+                Show all
+              </button>
+            </p>
+          )}
+          <ul aria-label="pieces" className="min-h-0 flex-1 overflow-y-auto">
+            {found.slice(0, shown).map((p) => (
+              <PieceRow
+                key={p.id}
+                piece={p}
+                longestM={longestM}
+                isMarked={marked.has(p.id)}
+                onMark={() => toggle(p.id)}
+                onMove={() => moving.go(p.outSince === null ? 'TOOK_OUT' : 'PUT_AWAY', [p])}
+              />
+            ))}
+            {found.length > shown && (
+              <li className="px-4 py-2">
+                <button type="button" className="quiet" onClick={() => setShown(found.length)}>
+                  show the other {found.length - shown}
+                </button>
+              </li>
+            )}
+          </ul>
+          {found.length > 0 && (
+            <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-[12px] text-soft">
+              <span>
+                {found.length} {found.length === 1 ? 'piece' : 'pieces'}, drawn to one scale
+              </span>
+              <a className="quiet underline" href="/api/locker/pieces.csv">
+                CSV
+              </a>
+              <a className="quiet underline" href="/api/locker/due.ics">
+                days of testing for a calendar
+              </a>
+            </p>
+          )}
+        </section>
+        <Overview
+          pieces={pieces}
+          counts={counted(pieces)}
+          standing={asked.standing}
+          onStanding={(standing) => put({ standing })}
+        />
+      </main>
+    </Shell>
+  );
+}
+
+/** To the piece below or above the one in focus. */
+function walk(step: number) {
+  const rows = [...document.querySelectorAll<HTMLElement>('[data-piece]')];
+  const here = rows.findIndex((r) => r.contains(document.activeElement));
+  rows[Math.max(0, Math.min(rows.length - 1, here + step))]?.querySelector('a')?.focus();
+}

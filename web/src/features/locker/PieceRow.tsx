@@ -1,0 +1,83 @@
+import { Link } from 'react-router';
+import type { Piece } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { fixed, frequencyText, lengthText } from '../../units';
+import { standingReason, testAgainText } from '../../words';
+import { PieceDrawing } from './PieceDrawing';
+import { StandingMark } from './StandingMark';
+
+/** A piece: drawn to scale, how it stands and why, and one button that takes it out or puts it away. */
+export function PieceRow({
+  piece,
+  longestM,
+  isMarked,
+  onMark,
+  onMove,
+}: {
+  piece: Piece;
+  longestM: number;
+  isMarked: boolean;
+  onMark: () => void;
+  onMove: () => void;
+}) {
+  const { lengths } = usePreferences();
+  const reason = piece.reasons[0];
+  return (
+    <li
+      data-piece={piece.id}
+      data-standing={piece.standing}
+      className={`grid grid-cols-[20px_1fr_auto] items-center gap-x-3 gap-y-0.5 border-b border-hairline px-4 py-1.5 min-[700px]:grid-cols-[20px_minmax(140px,1fr)_200px_72px_minmax(150px,1.2fr)_70px] ${isMarked ? 'bg-raised' : ''}`}
+    >
+      <input
+        type="checkbox"
+        aria-label={`mark ${piece.label}`}
+        checked={isMarked}
+        onChange={onMark}
+      />
+      <div className="min-w-0">
+        <Link
+          to={`/locker/${piece.id}`}
+          className={`block truncate font-semibold hover:text-blue hover:underline ${piece.standing === 'RETIRED' ? 'text-soft' : ''}`}
+        >
+          {piece.label}
+        </Link>
+        <div className="truncate text-[12px] text-soft">
+          {piece.cableName ?? 'type not known'}
+          {piece.outSince !== null
+            ? ` · out since ${piece.outSince}${piece.outTo ? `, ${piece.outTo}` : ''}`
+            : piece.keptAt
+              ? ` · ${piece.keptAt}`
+              : ''}
+        </div>
+      </div>
+      <div className="max-[699px]:order-4 max-[699px]:col-span-2 max-[699px]:col-start-2">
+        <PieceDrawing piece={piece} longestM={longestM} width={200} />
+      </div>
+      <span className="figures text-right max-[699px]:order-2">
+        {lengthText(piece.lengthM, lengths)}
+      </span>
+      <div className="min-w-0 text-[12px] max-[699px]:order-5 max-[699px]:col-span-2 max-[699px]:col-start-2">
+        <StandingMark standing={piece.standing} />
+        {piece.percentOfSheet !== null && piece.standing !== 'RETIRED' && (
+          <span className="text-soft">
+            {' '}
+            · <span className="figures">{fixed(piece.percentOfSheet, 0)} %</span> of its sheet
+            {piece.referenceMHz !== null && ` at ${frequencyText(piece.referenceMHz)}`}
+          </span>
+        )}
+        <div className="truncate text-soft" title={reason && standingReason(reason)}>
+          {reason ? standingReason(reason) : testAgainText(piece)}
+        </div>
+      </div>
+      <button
+        type="button"
+        className="quiet justify-self-end text-[12px] whitespace-nowrap max-[699px]:order-3"
+        disabled={piece.standing === 'RETIRED'}
+        aria-label={`${piece.outSince === null ? 'took out' : 'put away'} ${piece.label}`}
+        onClick={onMove}
+      >
+        {piece.outSince === null ? 'took out' : 'put away'}
+      </button>
+    </li>
+  );
+}
