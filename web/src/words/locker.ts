@@ -28,7 +28,7 @@ const REASONS: Record<Reason['code'], (reason: Reason) => string> = {
     `Its last test, of ${r.on}, was ${fixed(r.amount ?? 0, 2)} dB worse than its type allows.`,
   BETTER_THAN_CAN_BE: (r) =>
     `Its last test, of ${r.on}, was better than its type can be: look at its label, its length and that test.`,
-  NEVER_TESTED: () => 'Never tested.',
+  NEVER_TESTED: () => 'Its loss was never measured.',
   DUE_BY_AGE: (r) => `To be tested since ${r.on}: the last test is too long ago.`,
   DUE_BY_OUTINGS: (r) =>
     `To be tested since ${r.on}: ${plain(r.amount ?? 0)} outings since its last test.`,
@@ -37,7 +37,7 @@ const REASONS: Record<Reason['code'], (reason: Reason) => string> = {
   DUE_BY_TREND: (r) =>
     `To be tested since ${r.on}: it loses ${fixed(r.amount ?? 0, 0)} % of its sheet more each year.`,
   BETTER_THAN_ITS_AGE: (r) =>
-    `Better than its age: ${plain(r.amount ?? 0)} years and no worse than its sheet.`,
+    `Better than its age: ${plain(r.amount ?? 0)} years, and still as its sheet.`,
 };
 
 export function standingReason(reason: Reason): string {
@@ -49,7 +49,7 @@ export function trendSentence(piece: Piece): string {
   const { trend } = piece;
   if (!trend) {
     return piece.lastTestedOn === null
-      ? 'It was never tested, so nothing is known of how it ages.'
+      ? 'Nothing is known of how it ages.'
       : 'Too few tests to tell how it ages: three are needed, over sixty days or more.';
   }
   const slope = `${trend.percentPerYear < 0 ? '−' : ''}${fixed(Math.abs(trend.percentPerYear), 1)} % of its sheet a year`;

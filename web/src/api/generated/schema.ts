@@ -2536,6 +2536,8 @@ export interface components {
             reasons: components["schemas"]["StandingReasonResponse"][];
             /** Format: double */
             referenceMHz: number | null;
+            /** Format: double */
+            retireAtPercent: number | null;
             /** Format: date */
             retiredOn: string | null;
             /** @enum {string} */
@@ -3145,6 +3147,8 @@ export interface components {
             least: number | null;
             /** Format: double */
             most: number | null;
+            /** Format: double */
+            percentAtLastTest: number;
             /** Format: double */
             percentPerYear: number;
         };

@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+
 import { answered, api, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
@@ -8,11 +8,26 @@ import { lengthFigure, lengthText } from '../../units';
 import { capital } from '../../words';
 import { CutReel } from './CutReel';
 import { LockerLinks } from './LockerLinks';
+import { useKeptState } from './useKeptState';
 
 interface Length {
   name: string;
   lengthM: number;
 }
+
+interface CutsAsked {
+  cuts: Length[];
+  reels: Length[];
+  soldInM?: number;
+  allowances: { eachEndM: number; dripLoopM: number; serviceLoopM: number };
+}
+
+const NOTHING_ASKED: CutsAsked = {
+  cuts: [],
+  reels: [],
+  soldInM: 100,
+  allowances: { eachEndM: 0.1, dripLoopM: 0.3, serviceLoopM: 0.5 },
+};
 
 const ALLOWANCES = [
   ['eachEndM', 'at each end, to strip and try again'],
@@ -26,14 +41,12 @@ const MOST_CUTS = 100;
 export function CutsPage() {
   const { lengths } = usePreferences();
   const plans = (usePlans().data ?? []).filter((p) => p.sketch?.cableLengthM != null);
-  const [cuts, setCuts] = useState<Length[]>([]);
-  const [reels, setReels] = useState<Length[]>([]);
-  const [soldInM, setSoldInM] = useState<number | undefined>(100);
-  const [allowances, setAllowances] = useState({
-    eachEndM: 0.1,
-    dripLoopM: 0.3,
-    serviceLoopM: 0.5,
-  });
+  const [asked, setAsked] = useKeptState<CutsAsked>('cuts', NOTHING_ASKED);
+  const { cuts, reels, soldInM, allowances } = asked;
+  const setCuts = (next: Length[]) => setAsked({ ...asked, cuts: next });
+  const setReels = (next: Length[]) => setAsked({ ...asked, reels: next });
+  const setSoldInM = (next: number | undefined) => setAsked({ ...asked, soldInM: next });
+  const setAllowances = (next: typeof allowances) => setAsked({ ...asked, allowances: next });
   const body = { cuts, reels, soldInM, allowances };
   const canCut = cuts.length > 0 && (reels.length > 0 || soldInM !== undefined);
   const answer = useQuery({
@@ -139,8 +152,8 @@ export function CutsPage() {
           {plan && (
             <div className={answer.isPlaceholderData ? 'opacity-45' : ''}>
               <p className="mb-3">
-                {lengthText(plan.neededM, lengths)} are cut
-                {plan.boughtM > 0 && `, ${lengthText(plan.boughtM, lengths)} of them bought`};{' '}
+                {lengthText(plan.neededM, lengths)} are needed
+                {plan.boughtM > 0 && `, ${lengthText(plan.boughtM, lengths)} are bought`};{' '}
                 {lengthText(plan.leftM, lengths)} are left
                 {plan.reels.length > 1 &&
                   `, ${lengthText(plan.longestRestM, lengths)} of them in one piece`}

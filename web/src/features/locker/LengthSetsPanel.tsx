@@ -1,10 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+
 import { answered, api, useCableTypes, useConnectors, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, TextField, Toggle } from '../../ui';
 import { fixed, frequencyText, lengthFigure, lengthText, plain } from '../../units';
 import { capital } from '../../words';
+import { useKeptState } from './useKeptState';
 
 interface Site {
   name: string;
@@ -12,10 +13,24 @@ interface Site {
   visits: number;
 }
 
-const USUAL: Site[] = [
-  { name: 'near', lengthM: 5, visits: 1 },
-  { name: 'far', lengthM: 15, visits: 1 },
-];
+interface SitesAsked {
+  sites: Site[];
+  cableKey: string;
+  connectorKey: string;
+  frequencyMHz: number;
+  lightest: 'loss' | 'mass';
+}
+
+const USUAL: SitesAsked = {
+  sites: [
+    { name: 'near', lengthM: 5, visits: 1 },
+    { name: 'far', lengthM: 15, visits: 1 },
+  ],
+  cableKey: 'rg-58',
+  connectorKey: 'n',
+  frequencyMHz: 145,
+  lightest: 'loss',
+};
 
 const MOST_SITES = 30;
 
@@ -25,11 +40,9 @@ export function LengthSetsPanel() {
   const types = (useCableTypes().data ?? []).filter((t) => !t.retired && !t.balanced);
   const connectors = useConnectors().data ?? [];
   const plans = usePlans().data ?? [];
-  const [sites, setSites] = useState<Site[]>(USUAL);
-  const [cableKey, setCableKey] = useState('rg-58');
-  const [connectorKey, setConnectorKey] = useState('n');
-  const [frequencyMHz, setFrequencyMHz] = useState(145);
-  const [lightest, setLightest] = useState<'loss' | 'mass'>('loss');
+  const [asked, setAsked] = useKeptState<SitesAsked>('sites', USUAL);
+  const { sites, cableKey, connectorKey, frequencyMHz, lightest } = asked;
+  const setSites = (next: Site[]) => setAsked({ ...asked, sites: next });
   const body = {
     sites,
     cableKey,
@@ -129,14 +142,14 @@ export function LengthSetsPanel() {
           label="cable of the set"
           value={cableKey}
           options={types.map((t) => ({ value: t.key, text: t.name }))}
-          onChange={setCableKey}
+          onChange={(key) => setAsked({ ...asked, cableKey: key })}
         />
         <span className="text-soft">with</span>
         <Select
           label="connector of the set"
           value={connectorKey}
           options={connectors.map((c) => ({ value: c.key, text: c.name }))}
-          onChange={setConnectorKey}
+          onChange={(key) => setAsked({ ...asked, connectorKey: key })}
         />
         <span className="text-soft">plugs, up to</span>
         <QuantityField
@@ -147,7 +160,7 @@ export function LengthSetsPanel() {
           value={frequencyMHz}
           show={(v) => plain(v)}
           say={frequencyText}
-          onCommit={setFrequencyMHz}
+          onCommit={(f) => setAsked({ ...asked, frequencyMHz: f })}
         />
         <Toggle
           label="what is wanted most"
@@ -156,7 +169,7 @@ export function LengthSetsPanel() {
             ['loss', 'least loss'],
             ['mass', 'least to carry'],
           ]}
-          onChange={setLightest}
+          onChange={(most) => setAsked({ ...asked, lightest: most })}
         />
       </span>
       {answer.isError && (

@@ -29,8 +29,18 @@ export function LifeLine({
 }) {
   const [box, width] = useWidth<HTMLDivElement>();
   const tests = events.filter((e) => e.kind === 'TEST' && e.percentOfSheet !== null);
-  const percents = tests.map((t) => t.percentOfSheet ?? 100);
   const span = spanOf(events, today);
+  const last = tests.at(-1);
+  const percents = [
+    ...tests.map((t) => t.percentOfSheet ?? 100),
+    ...(piece.retireAtPercent === null ? [] : [piece.retireAtPercent]),
+    ...(piece.trend && last
+      ? [
+          piece.trend.percentAtLastTest +
+            (piece.trend.percentPerYear * (span.to - Date.parse(last.on))) / MS_PER_YEAR,
+        ]
+      : []),
+  ];
   const x = scaleTime({
     domain: [span.from, span.to],
     range: [LEFT, Math.max(LEFT + 1, width - RIGHT)],
@@ -42,7 +52,6 @@ export function LifeLine({
     ],
     range: [TESTS_HEIGHT, 4],
   });
-  const last = tests.at(-1);
   return (
     <div ref={box}>
       <svg width={width} height={HEIGHT} role="img" aria-label="life of the piece, drawn">
@@ -70,6 +79,24 @@ export function LifeLine({
             </text>
           </g>
         ))}
+        {piece.retireAtPercent !== null && (
+          <>
+            <path
+              d={`M${LEFT} ${y(piece.retireAtPercent)}H${width - RIGHT}`}
+              stroke="var(--fail)"
+              strokeDasharray="6 3"
+            />
+            <text
+              x={width - RIGHT}
+              y={y(piece.retireAtPercent) - 4}
+              textAnchor="end"
+              fontSize="11"
+              fill="var(--fail)"
+            >
+              above this it has had its day
+            </text>
+          </>
+        )}
         {last && piece.trend && (
           <Trend
             trend={piece.trend}
@@ -129,7 +156,12 @@ export function LifeLine({
           numTicks={Math.max(2, Math.floor(width / 110))}
           stroke="var(--control)"
           tickStroke="var(--control)"
-          tickLabelProps={{ fill: 'var(--ink-soft)', fontSize: 11, textAnchor: 'middle' }}
+          tickLabelProps={{
+            fill: 'var(--ink-soft)',
+            fontSize: 11,
+            fontFamily: 'inherit',
+            textAnchor: 'middle',
+          }}
         />
       </svg>
     </div>
@@ -153,7 +185,7 @@ function Trend({
   y: (percent: number) => number;
 }) {
   const at = Date.parse(through.on);
-  const percent = through.percentOfSheet ?? 100;
+  const percent = trend.percentAtLastTest;
   const on = (slope: number, t: number) => y(percent + (slope * (t - at)) / MS_PER_YEAR);
   const line = (slope: number, start: number) =>
     `M${x(start)} ${on(slope, start)}L${x(to)} ${on(slope, to)}`;

@@ -2,7 +2,15 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { PieceLife, PieceSaid } from '../../api';
-import { answered, api, Refused, useConnectors, usePiece } from '../../api';
+import {
+  answered,
+  api,
+  Refused,
+  useBenchTest,
+  useCableTypes,
+  useConnectors,
+  usePiece,
+} from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
@@ -97,10 +105,11 @@ function Sheet({ life }: { life: PieceLife }) {
             {summary.reasons.map((r) => (
               <p key={r.code}>{standingReason(r)}</p>
             ))}
+            {measured && <Likeness testId={measured.testId} cableKey={summary.cableKey} />}
             <p className="text-soft">
               {trendSentence(summary)}
-              {summary.standing !== 'DUE' &&
-                testAgainText(summary) &&
+              {summary.testAgainOn !== null &&
+                summary.testAgainOn > today() &&
                 ` ${capital(testAgainText(summary) ?? '')}.`}
             </p>
           </div>
@@ -221,6 +230,15 @@ function Sheet({ life }: { life: PieceLife }) {
       </main>
     </Shell>
   );
+}
+
+/** What its newest test measures like, where that is another type than its label says. */
+function Likeness({ testId, cableKey }: { testId: string; cableKey: string | null }) {
+  const types = useCableTypes().data ?? [];
+  const like = useBenchTest(testId).data?.analysis.likeTypes ?? [];
+  if (like.length === 0 || (cableKey !== null && like.includes(cableKey))) return null;
+  const names = like.map((key) => types.find((t) => t.key === key)?.name ?? key);
+  return <p>It measures like {names.join(' or ')}: look at its label and its length.</p>;
 }
 
 function Said({ what, children }: { what: string; children: React.ReactNode }) {

@@ -1,12 +1,14 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { CableType, FoundKit, FoundKits } from '../../api';
+import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { VerdictMark, verdictColour } from '../../ui';
 import { lengthText, shownReading } from '../../units';
 import { bestInText, leftOutText, rowSummary } from '../../words';
 import type { Command } from './commands';
-import { bestFirst, kitName, runWith } from './kits';
+import { bestFirst, kitName, packed, runWith } from './kits';
 import { CellFigure } from './LedgerRow';
 import type { Plan } from './model';
 import { bandName, bandsOf, powerOn, preferenceOf } from './model';
@@ -110,6 +112,7 @@ function KitRow({ plan, focus, wide, roomy, kit, onCommand }: Props & { kit: Fou
             {rowSummary(kit.row, false, preferenceOf(plan), bands.map(bandName))}
             <span className="block text-[10px] leading-[12px] text-soft">{bestInText(kit)}</span>
           </span>
+          <PackIt name={`${plan.site}, ${plan.name}`} kit={kit} />
           <button
             type="button"
             className="quiet shrink-0"
@@ -121,6 +124,30 @@ function KitRow({ plan, focus, wide, roomy, kit, onCommand }: Props & { kit: Fou
         </span>
       </td>
     </tr>
+  );
+}
+
+/** Keeps a kit with its adapters, one more of each kind, and a spare piece where there is one. */
+function PackIt({ name, kit }: { name: string; kit: FoundKit }) {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const pack = useMutation({
+    mutationFn: () => answered(api.POST('/api/locker/kits', { body: packed(kit, name) })),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['locker'] });
+      void navigate('/locker/kits');
+    },
+  });
+  return (
+    <button
+      type="button"
+      className="quiet shrink-0"
+      aria-label={`pack ${kitName(kit)}`}
+      title={pack.error?.message ?? 'with its adapters and a spare'}
+      onClick={() => pack.mutate()}
+    >
+      pack it
+    </button>
   );
 }
 

@@ -60,3 +60,20 @@ export function bestFirst(kits: readonly FoundKit[]): FoundKit[] {
     (a, b) => weight[a.row.verdict] - weight[b.row.verdict] || a.lossDb - b.lossDb,
   );
 }
+
+const LONGEST_NAME = 80;
+
+/** What goes into the bag for a kit: a spare piece where there is one, and one adapter more of each kind. */
+export function packed(kit: FoundKit, name: string): Schemas['KitRequest'] {
+  return {
+    id: crypto.randomUUID(),
+    name: name.slice(0, LONGEST_NAME),
+    pieces: [
+      ...kit.pieces.map((p) => ({ pieceId: p.pieceId, turned: p.turned })),
+      ...(kit.spare ? [{ pieceId: kit.spare.pieceId, spare: true }] : []),
+    ],
+    adapters: kit.adapters.flatMap(({ near, far, count }) =>
+      Array.from({ length: count + 1 }, () => ({ near, far })),
+    ),
+  };
+}

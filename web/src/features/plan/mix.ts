@@ -30,7 +30,7 @@ export function laid(run: Element[], row: Row, own: OwnCable[]): Element[] {
     const { id, lengthM } = e;
     const line = { id, kind: 'LINE' as const, lengthM, candidate: true };
     if (source.cableKey !== null) return { ...line, cableKey: source.cableKey };
-    if (source.pieceId !== null) return e;
+    if (source.pieceId) return e;
     const mine = own.find((c) => c.id === source.candidateId);
     return mine ? { ...line, cable: mine.cable, name: mine.name } : e;
   });

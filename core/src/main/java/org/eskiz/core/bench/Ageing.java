@@ -14,9 +14,10 @@ import org.eskiz.core.unit.Require;
  * median of the slopes between any two tests, so that a single bad reading does not bend it.
  *
  * @param percentPerYear slope, in percent of the sheet's loss a year; above 0 for a piece that gets worse
+ * @param percentAtLastTest where the line stands on the day of the last test: through the median of what each test says of it
  * @param interval of the slope, 95 %; empty for fewer than five tests
  */
-public record Ageing(double percentPerYear, Optional<Interval> interval) {
+public record Ageing(double percentPerYear, double percentAtLastTest, Optional<Interval> interval) {
 
     private static final int FEWEST_TESTS = 3;
     private static final int FEWEST_FOR_AN_INTERVAL = 5;
@@ -53,8 +54,10 @@ public record Ageing(double percentPerYear, Optional<Interval> interval) {
             return Optional.empty();
         }
         List<Double> slopes = slopes(inOrder);
+        double slope = median(slopes);
         return Optional.of(new Ageing(
-                median(slopes),
+                slope,
+                atTheLast(inOrder, slope),
                 inOrder.size() < FEWEST_FOR_AN_INTERVAL
                         ? Optional.empty()
                         : Optional.of(interval(slopes, inOrder.size()))));
@@ -73,6 +76,14 @@ public record Ageing(double percentPerYear, Optional<Interval> interval) {
         }
         Collections.sort(slopes);
         return slopes;
+    }
+
+    private static double atTheLast(List<Test> tests, double slope) {
+        LocalDate last = tests.get(tests.size() - 1).on();
+        return median(tests.stream()
+                .map(t -> t.percentOfSheet() + slope * ChronoUnit.DAYS.between(t.on(), last) / DAYS_PER_YEAR)
+                .sorted()
+                .toList());
     }
 
     private static double median(List<Double> sorted) {

@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
  *
  * @param percentOfSheet loss at its last test as percent of what its type promises, or of its first test where the type is not
  *     known; empty where it was never tested
+ * @param retireAtPercent of its sheet, at which it has had its day; empty where it was never tested
  * @param moreThanFirstDb how much more it lost at its last test than at its first, both brought to its length at the last;
  *     empty for fewer than two
  * @param isPastLimit whether it has had its day
@@ -21,6 +22,7 @@ import java.util.stream.Collectors;
  */
 public record Upkeep(
         OptionalDouble percentOfSheet,
+        OptionalDouble retireAtPercent,
         OptionalDouble moreThanFirstDb,
         boolean isPastLimit,
         Optional<Ageing> ageing,
@@ -84,6 +86,9 @@ public record Upkeep(
         boolean isCompared = history.tests().size() > 1;
         return new Upkeep(
                 isTested ? OptionalDouble.of(history.percentOfSheet(history.last())) : OptionalDouble.empty(),
+                isTested
+                        ? OptionalDouble.of(history.percentOfSheet(history.last()) + percentLeft(history, limit))
+                        : OptionalDouble.empty(),
                 isCompared ? OptionalDouble.of(history.last().lossDb() - history.firstDb()) : OptionalDouble.empty(),
                 isCompared && limit.isReached(history.firstDb(), history.last().lossDb()),
                 ageing,

@@ -41,6 +41,7 @@ class UpkeepTest {
         Upkeep upkeep = of(tested(1, 3, 2));
 
         assertThat(upkeep.percentOfSheet()).hasValue(150);
+        assertThat(upkeep.retireAtPercent().orElseThrow()).isCloseTo(150 * 3.75 / 3, within(1e-9));
         assertThat(upkeep.moreThanFirstDb()).isEmpty();
         assertThat(upkeep.isPastLimit()).isFalse();
     }

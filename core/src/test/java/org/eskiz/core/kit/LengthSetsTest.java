@@ -47,6 +47,11 @@ class LengthSetsTest {
         assertThat(two.uses().get(2).lossDb()).isCloseTo(25 * 0.05 + 0.1, within(1e-12));
     }
 
+        @Test
+    void aPieceThatSavesNothingIsNotCarried() {
+        assertThat(search(SITES, 0.1, 5, false).best()).hasSize(3);
+    }
+
     @Test
     void dearJointsAreAvoided() {
         LengthSets.LengthSet two = search(SITES, 10, 2, false).best().get(1);

@@ -19,7 +19,7 @@ class SinglePage implements WebMvcConfigurer {
             "/bench",
             "/bench/new",
             "/bench/{id}",
-                        "/locker",
+            "/locker",
             "/locker/{id}",
             "/settings"
         }) {

@@ -26,13 +26,10 @@ import org.eskiz.server.operator.Settings;
  */
 record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest> tests, List<OutingEntity> outings) {
 
-    /** From this age on it is worth a word that a piece is as good as new. */
-    private static final double OLD_YEARS = 3;
+    /** From this age on it is worth a word that a piece still is as its sheet. */
+    private static final double OLD_YEARS = 8;
 
     private static final double DAYS_PER_YEAR = 365.25;
-
-    /** As good as new: no more than the sheet says. */
-    private static final double AS_NEW_PERCENT = 100;
 
     /** The frequency at which its tests are compared; empty where it was never tested. */
     OptionalDouble referenceMHz() {
@@ -101,7 +98,7 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
         double years = (today.toEpochDay() - piece.since().toEpochDay()) / DAYS_PER_YEAR;
         if (reasons.isEmpty()
                 && years >= OLD_YEARS
-                && upkeep.percentOfSheet().orElse(Double.MAX_VALUE) <= AS_NEW_PERCENT) {
+                && newest().flatMap(PieceTest::outcome).isPresent()) {
             reasons.add(new StandingReasonResponse(Code.BETTER_THAN_ITS_AGE, null, Math.floor(years)));
         }
         return reasons;

@@ -19,6 +19,7 @@ import org.eskiz.server.http.OrNull;
  * @param standing how it stands today
  * @param reasons why, the weightiest first
  * @param lastTestedOn null where it never was
+ * @param retireAtPercent of its sheet, at which it has had its day
  * @param trend null where the tests are too few
  * @param testAgainOn null where it is retired
  * @param plans that have it in their run
@@ -49,6 +50,7 @@ record PieceSummary(
         @OrNull LocalDate lastTestedOn,
         @OrNull Double referenceMHz,
         @OrNull Double percentOfSheet,
+        @OrNull Double retireAtPercent,
         @OrNull Double moreThanFirstDb,
         @OrNull TrendResponse trend,
         @OrNull LocalDate testAgainOn,
@@ -98,7 +100,7 @@ record PieceSummary(
             DUE_BY_EXPOSURE,
             /** Likewise, because of its trend of {@code amount} percent of its sheet a year. */
             DUE_BY_TREND,
-            /** {@code amount} years old or more, and no worse than its sheet. */
+            /** {@code amount} years old or more, and still as its sheet. */
             BETTER_THAN_ITS_AGE
         }
     }
@@ -106,11 +108,13 @@ record PieceSummary(
     /**
      * How it ages, in percent of its sheet a year.
      *
+     * @param percentAtLastTest where its line stands on the day of the last test
      * @param least of the slope, with 95 %; null for fewer than five tests
      * @param most likewise
      */
     record TrendResponse(
             double percentPerYear,
+            double percentAtLastTest,
             @OrNull Double least,
             @OrNull Double most) {}
 

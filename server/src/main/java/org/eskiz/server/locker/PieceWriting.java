@@ -89,10 +89,12 @@ class PieceWriting {
                 h.newest().map(PieceTest::on).orElse(null),
                 boxed(h.referenceMHz()),
                 boxed(upkeep.percentOfSheet()),
+                boxed(upkeep.retireAtPercent()),
                 boxed(upkeep.moreThanFirstDb()),
                 upkeep.ageing()
                         .map(a -> new TrendResponse(
                                 a.percentPerYear(),
+                                a.percentAtLastTest(),
                                 a.interval().map(i -> i.least()).orElse(null),
                                 a.interval().map(i -> i.most()).orElse(null)))
                         .orElse(null),

@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest';
+import type { FoundKit, Piece, PieceEvent } from '../../api';
+import { bestInText, eventText, standingReason, trendSentence } from '../../words';
+import { byUrgency, counted, isFound, spanOf } from './locker';
+
+function piece(label: string, standing: Piece['standing'], change: Partial<Piece> = {}): Piece {
+  return {
+    label,
+    standing,
+    cableName: 'RG-58',
+    keptAt: 'shed',
+    outTo: null,
+    outSince: null,
+    note: null,
+    reasons: [],
+    trend: null,
+    lastTestedOn: null,
+    ...change,
+  } as Piece;
+}
+
+describe('the locker', () => {
+  const all = [
+    piece('Dinghy 10', 'FINE'),
+    piece('Dinghy 9', 'FINE'),
+    piece('Old', 'RETIRED'),
+    piece('Jetty', 'FAILING', { outSince: '2026-05-01', outTo: 'the jetty' }),
+    piece('Red', 'DUE'),
+  ];
+
+  it('tells what needs a hand first, and counts numbers as numbers', () => {
+    expect(byUrgency(all).map((p) => p.label)).toEqual([
+      'Jetty',
+      'Red',
+      'Dinghy 9',
+      'Dinghy 10',
+      'Old',
+    ]);
+  });
+
+  it('counts how pieces stand', () => {
+    expect(counted(all)).toEqual({ failing: 1, due: 1, retired: 1, out: 1 });
+  });
+
+  it('finds by label, type and place, and by standing', () => {
+    const found = (search: string, standing: 'OUT' | 'DUE' | null) =>
+      all.filter((p) => isFound(p, { search, standing })).map((p) => p.label);
+    expect(found('dinghy shed', null)).toEqual(['Dinghy 10', 'Dinghy 9']);
+    expect(found('', 'OUT')).toEqual(['Jetty']);
+    expect(found('rg-58', 'DUE')).toEqual(['Red']);
+  });
+
+  it('draws a life from its first day to today, and never a line without length', () => {
+    const events = [{ on: '2026-01-01', until: null }] as PieceEvent[];
+    const span = spanOf(events, '2026-03-01');
+    expect(new Date(span.from).toISOString()).toContain('2026-01-01');
+    expect(new Date(span.to).toISOString()).toContain('2026-03-01');
+    const young = spanOf([], '2026-03-01');
+    expect(young.to).toBeGreaterThan(young.from);
+  });
+
+  it('is honest about a trend', () => {
+    expect(trendSentence(piece('A', 'DUE'))).toBe('Nothing is known of how it ages.');
+    expect(trendSentence(piece('A', 'FINE', { lastTestedOn: '2026-01-01' }))).toContain(
+      'Too few tests',
+    );
+    const slope = { percentPerYear: -1.25, percentAtLastTest: 99, least: null, most: null };
+    expect(trendSentence(piece('A', 'FINE', { trend: slope }))).toBe(
+      'It changes by −1.3 % of its sheet a year; with fewer than five tests nobody can say how surely.',
+    );
+  });
+
+  it('says why, with the number', () => {
+    expect(standingReason({ code: 'PAST_LIMIT', on: null, amount: 2.2 })).toBe(
+      'It has had its day: 2.20 dB more than at its first test.',
+    );
+  });
+
+  it('tells what happened', () => {
+    const event = {
+      kind: 'OUTING',
+      on: '2026-05-01',
+      until: '2026-05-02',
+      to: 'Seal Rock',
+      wet: true,
+      frozen: false,
+      trodden: true,
+    } as PieceEvent;
+    expect(eventText(event, 'm')).toBe('out, Seal Rock, till 2026-05-02; wet, trodden on');
+    expect(
+      eventText({ ...event, kind: 'NEW_END', lengthBeforeM: 18.8, lengthAfterM: 18.2 }, 'm'),
+    ).toBe('new end: 18.8 m became 18.2 m');
+  });
+
+  it('says what a kit is best in, and whether that is sure', () => {
+    const kit = { bestIn: ['LEAST_LOSS', 'LEAST_MASS'], provenIn: ['LEAST_LOSS'] } as FoundKit;
+    expect(bestInText(kit)).toBe('least loss, lightest, as far as was found');
+  });
+});
