@@ -19,7 +19,6 @@ const views = [
   { name: 'plans', path: '/plans' },
   { name: 'plan-sheet', path: gallery },
   { name: 'listening-post', path: listening },
-  { name: 'settings', path: '/settings' },
   {
     name: 'night-sheet',
     path: wire,
@@ -102,15 +101,11 @@ const views = [
       await page.getByTestId('outline').waitFor();
     },
   },
+  { name: 'locker', path: '/locker' },
   {
-    name: 'figure-of-my-own',
-    path: gallery,
-    act: async (page) => {
-      await page.getByText('add a figure of my own').click();
-      await page.getByLabel('frequency of row 1, MHz').fill('145');
-      await page.getByLabel('attenuation of row 1, dB per 100 m').fill('9,5 or so');
-      await page.getByRole('button', { name: 'Add the row' }).click();
-    },
+    name: 'piece',
+    path: '/locker/00000000-0000-4000-8000-0000000c000c',
+    act: (page) => page.getByText('surely between').waitFor(),
   },
 ];
 

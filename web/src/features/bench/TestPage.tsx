@@ -115,6 +115,7 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
       draftStore.forget();
       queries.setQueryData(['bench', 'test', test.summary.id], test);
       void queries.invalidateQueries({ queryKey: ['bench', 'log'] });
+      void queries.invalidateQueries({ queryKey: ['locker'] });
       void navigate(`/bench/${test.summary.id}`, { replace: true });
     },
   });

@@ -26,7 +26,7 @@ export function KitsPage() {
     <Shell here="Kits">
       <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
         <section
-          aria-label="kits"
+          aria-label="packed"
           className="flex min-h-0 min-w-0 flex-1 flex-col min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 border-b border-hairline px-4 py-2">

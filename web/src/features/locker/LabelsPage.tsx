@@ -20,12 +20,13 @@ export function LabelsPage() {
   return (
     <Shell here="Labels">
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-4 print:p-0">
-        <p className="mb-4 flex items-baseline gap-4 print:hidden">
+        <div className="mb-4 flex flex-wrap items-baseline gap-4 print:hidden">
+          <h1 className="text-[20px] font-bold">Labels</h1>
           <button type="button" className="action" onClick={() => window.print()}>
             Print {pieces.length} {pieces.length === 1 ? 'label' : 'labels'}
           </button>
           <span className="text-soft">70 by 25 mm each; fold over the cable and tape.</span>
-        </p>
+        </div>
         {all && pieces.length === 0 && <p>No piece to label.</p>}
         <ul aria-label="labels" className="flex flex-wrap">
           {pieces.map((p) => (

@@ -68,7 +68,7 @@ export function LockerPage() {
     <Shell>
       <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
         <section
-          aria-label="pieces"
+          aria-label="locker"
           className="flex min-h-0 min-w-0 flex-1 flex-col min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-2">

@@ -138,7 +138,7 @@ function Sheet({ life }: { life: PieceLife }) {
           </ol>
         </section>
         <aside
-          aria-label="piece"
+          aria-label="about the piece"
           className="flex shrink-0 flex-col gap-3 overflow-y-auto px-4.5 py-3 max-[899px]:border-t max-[899px]:border-hairline min-[900px]:w-[340px]"
         >
           <span className="flex flex-wrap gap-x-4 gap-y-1">

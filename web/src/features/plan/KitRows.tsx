@@ -59,7 +59,7 @@ export function KitRows(props: Props) {
               {open ? 'only the first' : `${more} other ${more === 1 ? 'way' : 'ways'}`}
             </button>
           )}{' '}
-          <Link className="quiet" to="/locker">
+          <Link className="quiet underline" to="/locker">
             locker
           </Link>
         </td>

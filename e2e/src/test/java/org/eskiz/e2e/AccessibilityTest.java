@@ -29,6 +29,11 @@ class AccessibilityTest {
             "/bench?tests=00000000-0000-4000-8000-0000000b0004",
             "/bench/00000000-0000-4000-8000-0000000b0004",
             "/bench/00000000-0000-4000-8000-0000000b0005",
+            "/locker?new=piece",
+            "/locker/00000000-0000-4000-8000-0000000c000c",
+            "/locker/kits",
+            "/locker/cuts",
+            "/locker/labels",
             PlanSheetPage.GALLERY + "&own=new",
             PlanSheetPage.GALLERY + "&view=reach",
             PlanSheetPage.GALLERY + "&view=value&mix=open",
@@ -42,7 +47,8 @@ class AccessibilityTest {
         page.locator("h1").first().waitFor();
         for (int width : new int[] {1280, 1920, 390}) {
             page.setViewportSize(width, 844);
-            page.locator("[data-row], [aria-label^='rename'], [role=radio], [role=table], table, [role=img]")
+            page.locator(
+                            "[data-row], [data-piece], [aria-label^='rename'], [role=radio], [aria-label='what is needed'], [aria-label='labels'] li, [role=table], table, [role=img]")
                     .first()
                     .waitFor();
             page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));

@@ -85,7 +85,7 @@ class FaultsTest {
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 4 to 5");
+                    .contains("keeping a backup before the database is changed from version 5 to 6");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;
@@ -93,7 +93,7 @@ class FaultsTest {
             backup = files.toList().get(0);
         }
         String digest = RunningEskiz.run(Map.of(), List.of("tar", "-xzOf", backup.toString(), "digest"));
-        assertThat(digest).containsPattern("\nplan\\|[1-9]").contains("flyway_schema_history|4|");
+        assertThat(digest).containsPattern("\nplan\\|[1-9]").contains("flyway_schema_history|5|");
     }
 
     private static String takenBack() throws IOException {

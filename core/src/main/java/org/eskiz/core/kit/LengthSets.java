@@ -91,7 +91,7 @@ public final class LengthSets {
     /**
      * The best of each size.
      *
-          * @param best one for each number of pieces, from 1 on, as long as one piece more loses less; fewer where the time was up before
+     * @param best one for each number of pieces, from 1 on, as long as one piece more loses less; fewer where the time was up before
      * @param isProven whether nothing better can be made of these lengths
      */
     public record Result(List<LengthSet> best, boolean isProven, long setsTried) {}
@@ -138,14 +138,14 @@ public final class LengthSets {
         for (int size = 1; size <= wanted.mostPieces() && !stopped; size++) {
             Best ofSize = new Best();
             choose(new double[size], 0, 0, 0, ofSize);
-                        if (ofSize.lengths != null && isWorthAPiece(meanLossDb(ofSize.lengths), best)) {
+            if (ofSize.lengths != null && isWorthAPiece(meanLossDb(ofSize.lengths), best)) {
                 best.add(set(ofSize.lengths));
             }
         }
         return new Result(best, !stopped, tried);
     }
 
-        /** One piece more is carried only for less loss. */
+    /** One piece more is carried only for less loss. */
     private static boolean isWorthAPiece(double meanLossDb, List<LengthSet> smaller) {
         return smaller.isEmpty() || meanLossDb < smaller.get(smaller.size() - 1).meanLossDb() - ROUNDING_M;
     }

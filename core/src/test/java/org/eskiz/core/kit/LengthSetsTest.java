@@ -47,7 +47,7 @@ class LengthSetsTest {
         assertThat(two.uses().get(2).lossDb()).isCloseTo(25 * 0.05 + 0.1, within(1e-12));
     }
 
-        @Test
+    @Test
     void aPieceThatSavesNothingIsNotCarried() {
         assertThat(search(SITES, 0.1, 5, false).best()).hasSize(3);
     }

@@ -6,7 +6,7 @@ import org.eskiz.server.http.OrNull;
 /**
  * The best set of each size.
  *
-  * @param sets one for each number of pieces, from 1 on, as long as one piece more loses less
+ * @param sets one for each number of pieces, from 1 on, as long as one piece more loses less
  * @param proven whether nothing better can be made of lengths in these steps
  */
 record LengthSetResponse(List<SetResponse> sets, boolean proven, long setsTried) {

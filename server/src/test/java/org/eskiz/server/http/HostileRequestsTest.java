@@ -36,6 +36,7 @@ class HostileRequestsTest {
             "candidates": [{"id": "own", "cable": {"impedanceOhm": 50, "velocityFactor": 0.8, "attenuation":
             {"points": [{"frequencyMHz": 100, "attenuationDbPer100m": 9}]}}}, {"cableKey": "foam-10"}]""";
 
+    private static final String LOCKED = "/api/locker/pieces/00000000-0000-4000-8000-0000000cfffe";
     private static final String PLAN_PATH = "/api/plans/00000000-0000-4000-8000-00000000abcd";
 
     private record Target(String method, String path, String body) {}
@@ -116,6 +117,39 @@ class HostileRequestsTest {
             new Target("POST", "/api/bench/files", "{\"fileName\": \"a.s1p\", \"text\": \"10 1 0\\n20 0.5 90\"}"),
             new Target("POST", "/api/bench/loss-tables", "{\"text\": \"10 1\\n20 2\"}"),
             new Target("GET", "/api/bench/tests", ""),
+            new Target(
+                    "POST",
+                    "/api/locker/pieces",
+                    "{\"id\": \"00000000-0000-4000-8000-0000000cfffe\", \"label\": \"a\", \"cableKey\": \"rg-58\", \"lengthM\": 10, \"near\": {\"connectorKey\": \"n\", \"gender\": \"PLUG\"}, \"boughtOn\": \"2024-01-01\", \"price\": 1, \"priceCurrency\": \"EUR\"}"),
+            new Target(
+                    "POST",
+                    LOCKED + "/changes",
+                    "{\"id\": \"00000000-0000-4000-8000-0000000efffe\", \"kind\": \"NEW_END\", \"on\": \"2026-01-01\", \"lengthAfterM\": 9, \"note\": \"a\"}"),
+            new Target(
+                    "PUT",
+                    "/api/locker/movements/00000000-0000-4000-8000-0000000dfffe",
+                    "{\"kind\": \"WAS_OUT\", \"pieceIds\": [\"00000000-0000-4000-8000-0000000cfffe\"], \"on\": \"2026-01-01\", \"until\": \"2026-01-02\", \"to\": \"a\", \"wet\": true}"),
+            new Target(
+                    "POST",
+                    "/api/locker/kits",
+                    "{\"id\": \"00000000-0000-4000-8000-0000000ffffe\", \"name\": \"a\", \"pieces\": [{\"pieceId\": \"00000000-0000-4000-8000-0000000cfffe\", \"turned\": true}], \"adapters\": [{\"near\": {\"connectorKey\": \"n\", \"gender\": \"PLUG\"}, \"far\": {\"connectorKey\": \"bnc\", \"gender\": \"SOCKET\"}}]}"),
+            new Target(
+                    "POST",
+                    "/api/locker/kit-searches",
+                    "{\"comparison\": {" + RUN + ", " + ASKED
+                            + "}, \"lengthM\": 5, \"radio\": {\"connectorKey\": \"n\", \"gender\": \"SOCKET\"}, \"mostPieces\": 3}"),
+            new Target(
+                    "POST",
+                    "/api/locker/length-sets",
+                    "{\"sites\": [{\"name\": \"a\", \"lengthM\": 5, \"visits\": 2}, {\"name\": \"b\", \"lengthM\": 12}], \"cableKey\": \"rg-58\", \"connectorKey\": \"n\", \"frequencyMHz\": 145, \"stepM\": 1, \"mostPieces\": 2}"),
+            new Target(
+                    "POST",
+                    "/api/locker/cut-plans",
+                    "{\"cuts\": [{\"name\": \"a\", \"lengthM\": 31, \"count\": 2}], \"reels\": [{\"name\": \"b\", \"lengthM\": 60}], \"soldInM\": 100, \"allowances\": {\"eachEndM\": 0.1}}"),
+            new Target("GET", "/api/locker/pieces", ""),
+            new Target("GET", LOCKED, ""),
+            new Target("DELETE", LOCKED, ""),
+            new Target("GET", "/api/locker/due.ics", ""),
             new Target("GET", PLAN_PATH, ""),
             new Target("DELETE", PLAN_PATH, ""),
             new Target("POST", PLAN_PATH + "/restore", ""),
