@@ -50,13 +50,13 @@ export function PieceRow({
               : ''}
         </div>
       </div>
-      <div className="max-[699px]:order-4 max-[699px]:col-span-2 max-[699px]:col-start-2">
+      <div className="max-[699px]:col-start-2 max-[699px]:row-start-2">
         <PieceDrawing piece={piece} longestM={longestM} width={200} />
       </div>
-      <span className="figures text-right max-[699px]:order-2">
+      <span className="figures text-right max-[699px]:col-start-3 max-[699px]:row-start-1">
         {lengthText(piece.lengthM, lengths)}
       </span>
-      <div className="min-w-0 text-[12px] max-[699px]:order-5 max-[699px]:col-span-2 max-[699px]:col-start-2">
+      <div className="min-w-0 text-[12px] max-[699px]:col-span-2 max-[699px]:col-start-2 max-[699px]:row-start-3">
         <StandingMark standing={piece.standing} />
         {piece.percentOfSheet !== null && piece.standing !== 'RETIRED' && (
           <span className="text-soft">
@@ -71,7 +71,7 @@ export function PieceRow({
       </div>
       <button
         type="button"
-        className="quiet justify-self-end text-[12px] whitespace-nowrap max-[699px]:order-3"
+        className="quiet justify-self-end text-[12px] whitespace-nowrap max-[699px]:col-start-3 max-[699px]:row-start-2"
         disabled={piece.standing === 'RETIRED'}
         aria-label={`${piece.outSince === null ? 'took out' : 'put away'} ${piece.label}`}
         onClick={onMove}
