@@ -8,6 +8,7 @@ import { Broken } from './app/Broken';
 import { PreferencesProvider } from './app/preferences';
 import { BenchPage, TestPage } from './features/bench';
 import { AnatomyPage, CablesPage } from './features/cables';
+import { GuidePage } from './features/guide';
 import { CutsPage, KitsPage, LabelsPage, LockerPage, PiecePage } from './features/locker';
 import { PlanPage } from './features/plan';
 import { ComparePage, PlansPage } from './features/plans';
@@ -36,6 +37,7 @@ const router = createBrowserRouter([
       { path: '/locker/cuts', element: <CutsPage /> },
       { path: '/locker/labels', element: <LabelsPage /> },
       { path: '/locker/:id', element: <PiecePage /> },
+      { path: '/guide', element: <GuidePage /> },
       { path: '/settings', element: <SettingsPage /> },
       { path: '*', element: <Navigate to="/plans" replace /> },
     ],

@@ -18,6 +18,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
         'g c': () => void navigate('/cables'),
         'g b': () => void navigate('/bench'),
         'g l': () => void navigate('/locker'),
+        'g h': () => void navigate('/guide'),
         'g s': () => void navigate('/settings'),
       }),
       [navigate],
@@ -26,11 +27,14 @@ export function Shell({ here, children }: { here?: string; children: React.React
 
   return (
     <div className="flex min-h-dvh flex-col min-[900px]:h-dvh print:h-auto">
-      <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 print:hidden">
+      <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 max-[899px]:gap-3.5 max-[899px]:px-3 max-[899px]:text-[13px] print:hidden">
         <NavLink to="/plans" className="flex items-center text-[17px] font-bold tracking-tight">
           Eskiz
         </NavLink>
-        <nav aria-label="sheets" className="flex min-w-0 flex-1 items-stretch gap-6">
+        <nav
+          aria-label="sheets"
+          className="flex min-w-0 flex-1 items-stretch gap-6 max-[899px]:gap-3.5"
+        >
           <NavLink to="/plans" end className={SHEET}>
             Plans
           </NavLink>
@@ -44,11 +48,14 @@ export function Shell({ here, children }: { here?: string; children: React.React
             Locker
           </NavLink>
           {here && (
-            <span aria-current="page" className={`min-w-0 ${SHEET}`}>
+            <span aria-current="page" className={`min-w-0 max-[899px]:hidden ${SHEET}`}>
               <span className="truncate">{here}</span>
             </span>
           )}
-          <NavLink to="/settings" className={`ml-auto ${SHEET}`}>
+          <NavLink to="/guide" className={`ml-auto ${SHEET}`}>
+            Guide
+          </NavLink>
+          <NavLink to="/settings" className={SHEET}>
             Settings
           </NavLink>
         </nav>

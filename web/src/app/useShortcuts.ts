@@ -14,6 +14,7 @@ export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
   { keys: 'g c', what: 'go to the cables' },
   { keys: 'g b', what: 'go to the bench' },
   { keys: 'g l', what: 'go to the locker' },
+  { keys: 'g h', what: 'go to the guide' },
   { keys: 'g s', what: 'go to the settings' },
   { keys: 'n', what: 'new plan, cable, test or piece: on the sheet of each' },
   { keys: '/', what: 'search plans, filter cables, tests and pieces' },

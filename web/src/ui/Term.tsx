@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 
-/** A term of the trade, which leads to where it is drawn and explained. */
+/** A term of the trade, which leads to the glossary. */
 export function Term({ of, children }: { of: string; children: ReactNode }) {
   return (
     <Link
-      to={`/cables/anatomy#${of}`}
+      to={`/guide#${of}`}
       className="underline decoration-hairline decoration-dotted underline-offset-2 hover:text-blue hover:decoration-blue"
     >
       {children}

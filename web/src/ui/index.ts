@@ -15,3 +15,4 @@ export * from './Fact';
 export * from './useSettled';
 export * from './Term';
 export * from './Toggle';
+export * from './Sentence';

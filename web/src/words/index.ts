@@ -21,6 +21,8 @@ export * from './anatomy';
 export * from './asked';
 export * from './cables';
 export * from './changes';
+export * from './glossary';
+export * from './guide';
 export * from './locker';
 
 /** Less than this in dB is not worth a clause of its own. */

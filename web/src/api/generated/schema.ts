@@ -1161,6 +1161,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/run-sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is needed to build a row: to buy, to cut, to expect; stores nothing */
+        post: operations["runSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings": {
         parameters: {
             query?: never;
@@ -1207,6 +1224,91 @@ export interface paths {
         put?: never;
         /** Candidates over frequency, or over the length of what is up for choice */
         post: operations["sweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transfers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file, whole or not at all, with a choice for all that clashes */
+        post: operations["takeTransfer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transfers/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plan with all that it needs, as one file */
+        get: operations["exportPlan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transfers/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a file would bring; stores nothing */
+        post: operations["previewTransfer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transfers/schema.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** JSON Schema of the files */
+        get: operations["transferSchema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transfers/workspace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything the operator has, as one file */
+        get: operations["exportWorkspace"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1716,6 +1818,19 @@ export interface components {
             /** Format: double */
             worstAngleLossDb: number | null;
         };
+        ChangeInFile: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "REPAIR" | "NEW_END" | "RETIRED" | "BACK_IN_SERVICE";
+            /** Format: double */
+            lengthAfterM?: number;
+            /** Format: double */
+            lengthBeforeM?: number;
+            note?: string;
+            /** Format: date */
+            on: string;
+        };
         ChangesRequest: {
             /** Format: int32 */
             band: number;
@@ -1730,6 +1845,13 @@ export interface components {
             nextCheaper: components["schemas"]["RowResponse"] | null;
             shortening: components["schemas"]["ShorteningResponse"] | null;
             stepUp: components["schemas"]["StepUpResponse"] | null;
+        };
+        ChoiceRequest: {
+            id: string;
+            /** @enum {string} */
+            kind: "CABLE_TYPE" | "CONNECTOR" | "PIECE" | "KIT" | "TEST" | "PLAN" | "SETTINGS";
+            /** @enum {string} */
+            take: "MINE" | "THEIRS" | "BOTH";
         };
         ComparisonRequest: {
             /** Format: double */
@@ -1895,6 +2017,19 @@ export interface components {
             lengthM: number;
             name: string;
         };
+        DecisionInFile: {
+            cableName: string;
+            coreVersion: string;
+            /** Format: date-time */
+            decidedAt: string;
+            figures: string;
+            /** Format: uuid */
+            id: string;
+            reason: string;
+            rowId: string;
+            /** Format: date-time */
+            withdrawnAt?: string;
+        };
         DecisionRequest: {
             /** Format: uuid */
             id: string;
@@ -2005,6 +2140,14 @@ export interface components {
             connectorKey: string;
             /** @enum {string} */
             gender: "PLUG" | "SOCKET";
+        };
+        ExpectedResponse: {
+            /** Format: double */
+            matchedLossDb: number;
+            /** Format: double */
+            swrAtRadio: number | null;
+            /** Format: double */
+            throughW: number | null;
         };
         ExposureRequest: {
             /** Format: double */
@@ -2384,6 +2527,18 @@ export interface components {
             /** @enum {string} */
             limits: "ICNIRP_2020" | "FCC_1_1310";
         };
+        OutingInFile: {
+            frozen?: boolean;
+            /** Format: uuid */
+            movementId: string;
+            /** Format: date */
+            on: string;
+            to?: string;
+            trodden?: boolean;
+            /** Format: date */
+            until?: string;
+            wet?: boolean;
+        };
         OverFrequency: {
             /** Format: double */
             fromMHz: number;
@@ -2438,6 +2593,15 @@ export interface components {
             spare: boolean;
             turned: boolean;
         };
+        PartResponse: {
+            id: string;
+            /** @enum {string} */
+            kind: "CABLE_TYPE" | "CONNECTOR" | "PIECE" | "KIT" | "TEST" | "PLAN" | "SETTINGS";
+            name: string;
+            offered: ("MINE" | "THEIRS" | "BOTH")[];
+            /** @enum {string} */
+            state: "NEW" | "SAME" | "CLASH";
+        };
         PieceChangeRequest: {
             /** Format: uuid */
             id: string;
@@ -2475,6 +2639,13 @@ export interface components {
             /** Format: date */
             until: string | null;
             wet: boolean;
+        };
+        PieceInFile: {
+            changes?: components["schemas"]["ChangeInFile"][];
+            outings?: components["schemas"]["OutingInFile"][];
+            piece: components["schemas"]["PieceRequest"];
+            /** Format: date */
+            retiredOn?: string;
         };
         PieceRequest: {
             /** Format: date */
@@ -2562,6 +2733,7 @@ export interface components {
         PlanDocument: {
             assessment?: components["schemas"]["AssessmentRequest"];
             candidates?: components["schemas"]["CandidateRequest"][];
+            done?: string[];
             /** @enum {string} */
             preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
             purchase?: components["schemas"]["PurchaseRequest"];
@@ -2584,6 +2756,14 @@ export interface components {
             name: string;
             /** Format: uuid */
             planId: string;
+            site: string;
+        };
+        PlanInFile: {
+            decisions?: components["schemas"]["DecisionInFile"][];
+            document: components["schemas"]["PlanDocument"];
+            /** Format: uuid */
+            id: string;
+            name: string;
             site: string;
         };
         PlanNameResponse: {
@@ -2875,6 +3055,34 @@ export interface components {
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
         };
+        RunSheetRequest: {
+            comparison: components["schemas"]["ComparisonRequest"];
+            /** Format: double */
+            dripLoopM?: number;
+            /** Format: double */
+            eachEndM?: number;
+            rowId: string;
+            /** Format: double */
+            serviceLoopM?: number;
+        };
+        RunSheetResponse: {
+            bands: components["schemas"]["BandResponse"][];
+            cuts: components["schemas"]["SectionCutResponse"][];
+            expected: components["schemas"]["ExpectedResponse"][];
+            name: string;
+            row: components["schemas"]["RowResponse"];
+            toBuy: components["schemas"]["ToBuyResponse"][];
+        };
+        SectionCutResponse: {
+            /** Format: double */
+            cutM: number;
+            /** Format: int32 */
+            element: number;
+            isOwned: boolean;
+            name: string;
+            /** Format: double */
+            runM: number;
+        };
         SetResponse: {
             lengthsM: number[];
             /** Format: double */
@@ -3062,6 +3270,12 @@ export interface components {
             /** Format: double */
             stopMHz: number;
         };
+        SweepInFile: {
+            fileName: string;
+            /** Format: uuid */
+            id: string;
+            text: string;
+        };
         SweepProgressResponse: {
             /** Format: int32 */
             percent: number;
@@ -3108,6 +3322,19 @@ export interface components {
             /** Format: double */
             returnLossDb: number | null;
         };
+        TestInFile: {
+            madeTypes?: string[];
+            noted: components["schemas"]["BenchTestRequest"];
+        };
+        ToBuyResponse: {
+            /** Format: double */
+            bought: number;
+            cost: components["schemas"]["CostResponse"] | null;
+            isCable: boolean;
+            name: string;
+            /** Format: double */
+            needed: number;
+        };
         ToleranceRequest: {
             /** Format: double */
             guessedPercent?: number;
@@ -3127,6 +3354,33 @@ export interface components {
             sheetPercent: number;
             /** Format: double */
             typicalPercent: number;
+        };
+        TransferFile: {
+            cableTypes?: components["schemas"]["CableTypeRequest"][];
+            connectors?: components["schemas"]["ConnectorRequest"][];
+            favourites?: string[];
+            format: string;
+            kits?: components["schemas"]["KitRequest"][];
+            pieces?: components["schemas"]["PieceInFile"][];
+            plans?: components["schemas"]["PlanInFile"][];
+            retired?: string[];
+            /** Format: int32 */
+            schemaVersion: number;
+            settings?: components["schemas"]["Settings"];
+            sweeps?: components["schemas"]["SweepInFile"][];
+            tests?: components["schemas"]["TestInFile"][];
+            /** Format: date-time */
+            writtenAt?: string;
+        };
+        TransferRequest: {
+            choices?: components["schemas"]["ChoiceRequest"][];
+            text: string;
+        };
+        TransferResponse: {
+            parts: components["schemas"]["PartResponse"][];
+            /** Format: int32 */
+            sweeps: number;
+            taken: boolean;
         };
         Transformer: Omit<components["schemas"]["ElementRequest"], "kind"> & {
             id?: string;
@@ -5168,6 +5422,30 @@ export interface operations {
             };
         };
     };
+    runSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunSheetRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunSheetResponse"];
+                };
+            };
+        };
+    };
     getSettings: {
         parameters: {
             query?: never;
@@ -5256,6 +5534,116 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SweepResponse"];
+                };
+            };
+        };
+    };
+    takeTransfer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransferRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransferResponse"];
+                };
+            };
+        };
+    };
+    exportPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransferFile"];
+                };
+            };
+        };
+    };
+    previewTransfer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TransferRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransferResponse"];
+                };
+            };
+        };
+    };
+    transferSchema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/schema+json": string;
+                };
+            };
+        };
+    };
+    exportWorkspace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransferFile"];
                 };
             };
         };

@@ -34,7 +34,7 @@ export function KitRows(props: Props) {
   const columns = bandsOf(plan).length + (wide ? 6 : 4);
   const more = kits.length - 1;
   return (
-    <tbody data-testid="what-i-have">
+    <tbody data-testid="what-i-have" className="print:hidden">
       {(open ? kits : kits.slice(0, 1)).map((kit) => (
         <KitRow key={kitName(kit)} {...props} kit={kit} />
       ))}
@@ -164,7 +164,7 @@ export function KitLine({
   return (
     <p
       data-testid="what-i-have"
-      className="flex flex-wrap items-baseline gap-x-2 border-b border-hairline px-4 py-2 text-[13px]"
+      className="flex flex-wrap items-baseline gap-x-2 border-b border-hairline px-4 py-2 text-[13px] print:hidden"
     >
       {best ? (
         <>

@@ -21,7 +21,7 @@ class LockerTest {
 
     @Test
     void aPieceIsPutInTakenOutAndPutAwayWithOneKeyEach(Page page) {
-                page.navigate("/locker");
+        page.navigate("/locker");
         row(page, "Jetty 15").waitFor();
         page.keyboard().press("n");
         page.getByLabel("label", new Page.GetByLabelOptions().setExact(true)).fill("Quay 12");
@@ -154,7 +154,7 @@ class LockerTest {
                 .click();
         page.getByLabel(Pattern.compile("^loss at 145 MHz")).fill("0.9");
         button(page, "Keep this test").click();
-                page.getByText("revision 1").waitFor();
+        page.getByText("revision 1").waitFor();
         page.getByText("in the locker").click();
         assertThat(page.getByText("In a run it stands with the")).isVisible();
     }

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
  * A PostgreSQL cluster of the tests' own, on a free loopback port, gone when the JVM ends. It does not sync to disk: it
  * has nothing to keep. A cluster left behind by a killed JVM is cleared away by the next one.
  */
-final class ThrowAwayCluster implements AutoCloseable {
+public final class ThrowAwayCluster implements AutoCloseable {
 
     private static final String PREFIX = "eskiz-test-cluster-";
 
@@ -27,7 +27,7 @@ final class ThrowAwayCluster implements AutoCloseable {
         this.port = port;
     }
 
-    static ThrowAwayCluster start() {
+    public static ThrowAwayCluster start() {
         try {
             clearLeftovers();
             Path folder =
@@ -41,7 +41,7 @@ final class ThrowAwayCluster implements AutoCloseable {
         }
     }
 
-    String url() {
+    public String url() {
         return "jdbc:postgresql://127.0.0.1:" + port + "/postgres";
     }
 

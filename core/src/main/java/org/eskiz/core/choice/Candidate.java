@@ -38,10 +38,13 @@ public record Candidate(
 
     /** What so many metres of it cost, in whole lengths where it is sold so. */
     Optional<Money> cost(double lengthM) {
+        return pricePerM.map(p -> p.times(boughtM(lengthM)));
+    }
+
+    /** How much of it is bought for so many metres: more, where it is sold in whole lengths. */
+    double boughtM(double lengthM) {
         // a hair less, so that 30 m do not take two lengths of 15 and one of rounding
-        double bought =
-                soldInM.isEmpty() ? lengthM : Math.ceil(lengthM / soldInM.getAsDouble() - 1e-9) * soldInM.getAsDouble();
-        return pricePerM.map(p -> p.times(bought));
+        return soldInM.isEmpty() ? lengthM : Math.ceil(lengthM / soldInM.getAsDouble() - 1e-9) * soldInM.getAsDouble();
     }
 
     /** A cable of which no more is known than what it loses, and that surely. */

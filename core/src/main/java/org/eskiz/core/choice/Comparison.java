@@ -75,6 +75,11 @@ public final class Comparison {
         return place;
     }
 
+    /** How the cable is bought. */
+    public Purchase purchase() {
+        return purchase;
+    }
+
     /** The same antennas behind other radios. */
     Comparison withRadios(UnaryOperator<Radio> change) {
         List<Band> others =

@@ -2,9 +2,11 @@ package org.eskiz.core.choice;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
@@ -178,20 +180,44 @@ public record Place(
     }
 
     private Optional<Money> cost(List<Candidate> filling, Purchase purchase) {
-        Optional<Money> sum = filling.stream()
-                .distinct()
-                .map(cable -> cable.cost(purchase.times() * lengthOf(cable, filling)))
+        return toBuy(filling, purchase).stream()
+                .map(Bought::amount)
                 .reduce(Costs::sum)
                 .orElseThrow();
-        for (int end : ends()) {
-            Optional<Connector> connector = known.get(end).connector();
-            if (connector.isPresent()) {
-                Optional<Money> price =
-                        purchase.readyMadeEnd().or(() -> connector.get().price());
-                sum = Costs.sum(sum, price.map(p -> p.times(purchase.times())));
-            }
+    }
+
+    /**
+     * Something to be bought.
+     *
+     * @param cable a cable; empty for an end
+     * @param end index of the joint that an end is for; empty for a cable
+     * @param needed of a cable m, of an end pieces
+     * @param bought likewise; of a cable more, where it is sold in whole lengths
+     * @param amount what that costs; empty where not known
+     */
+    public record Bought(
+            Optional<Candidate> cable, OptionalInt end, double needed, double bought, Optional<Money> amount) {}
+
+    /** Everything that has to be bought for a filling, each cable once; the cost of a row is the sum of it. */
+    public List<Bought> toBuy(List<Candidate> filling, Purchase purchase) {
+        List<Bought> all = new ArrayList<>();
+        for (Candidate cable : new LinkedHashSet<>(filling)) {
+            double needed = purchase.times() * lengthOf(cable, filling);
+            all.add(new Bought(
+                    Optional.of(cable), OptionalInt.empty(), needed, cable.boughtM(needed), cable.cost(needed)));
         }
-        return sum;
+        for (int end : ends()) {
+            known.get(end).connector().ifPresent(c -> {
+                Optional<Money> price = purchase.readyMadeEnd().or(c::price);
+                all.add(new Bought(
+                        Optional.empty(),
+                        OptionalInt.of(end),
+                        purchase.times(),
+                        purchase.times(),
+                        price.map(p -> p.times(purchase.times()))));
+            });
+        }
+        return all;
     }
 
     /** A reel may serve several sections, and several runs. */

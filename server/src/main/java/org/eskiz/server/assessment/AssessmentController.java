@@ -63,6 +63,14 @@ class AssessmentController {
         return comparisons.compare(request);
     }
 
+    @PostMapping("/run-sheets")
+    @Operation(
+            operationId = "runSheet",
+            summary = "What is needed to build a row: to buy, to cut, to expect; stores nothing")
+    RunSheetResponse runSheet(@RequestBody RunSheetRequest request) {
+        return comparisons.runSheet(request);
+    }
+
     @PostMapping("/comparisons/changes")
     @Operation(operationId = "changes", summary = "What would change the answer of a comparison")
     ChangesResponse changes(@RequestBody ChangesRequest request) {

@@ -56,7 +56,7 @@ public record ComparisonRequest(
         List<@Valid @NotNull(message = "must be a cell, not null") CellRequest> details) {
 
     /** A row of a mix is known by all of its cables. */
-    public static final int LONGEST_ROW_ID = 300;
+    public static final int LONGEST_ROW_ID = 700;
 
     /** As many requirements as anybody reads. */
     public static final int MOST_REQUIREMENTS = 32;

@@ -80,6 +80,21 @@ public class ComparisonService {
         return faults;
     }
 
+    /** What is needed to build a row. */
+    RunSheetResponse runSheet(RunSheetRequest request) {
+        Catalogue catalogue = catalogues.current();
+        Faults faults = Faults.in(request);
+        if (request.comparison() != null) {
+            new ComparisonCheck(catalogue, faults.below("comparison")).complete(request.comparison());
+        }
+        faults.refuse();
+        Prepared p = prepare(request.comparison(), catalogue, faults.below("comparison"));
+        known("rowId", request.rowId(), p, faults);
+        faults.refuse();
+        return p.writing.runSheet(
+                p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()), request);
+    }
+
     /** Curves of some rows of a ledger. */
     SweepResponse sweep(SweepRequest request) {
         Catalogue catalogue = catalogues.current();

@@ -4,7 +4,9 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -15,12 +17,15 @@ import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Ladder;
 import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Place;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Relaxation;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
+import org.eskiz.core.kit.Allowances;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.core.unit.Decibels;
 import org.eskiz.server.assessment.ComparisonResponse.ReachResponse;
 import org.eskiz.server.assessment.ComparisonResponse.RowResponse;
 import org.eskiz.server.catalogue.Catalogue;
@@ -279,5 +284,80 @@ final class RowWriting {
                         .map(m -> new ChangesResponse.MatchingMovedResponse(
                                 m.to(), row(m.row()), m.first().map(this::row).orElse(null)))
                         .orElse(null));
+    }
+
+    /** What is needed to build a row. */
+    RunSheetResponse runSheet(Row row, RunSheetRequest sheet) {
+        AssessmentRequest filled = filledWith(row.filling());
+        List<RunAssessment> assessed =
+                row.cells().stream().flatMap(c -> c.assessment().stream()).toList();
+        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
+        List<RunSheetResponse.ExpectedResponse> expected = new ArrayList<>();
+        for (int i = 0; i < assessed.size(); i++) {
+            RunAssessment a = assessed.get(i);
+            bands.add(new BandWriting(catalogue, filled, a.run())
+                    .band(request.bands().get(i), a));
+            OptionalDouble radioW = a.radio().powerW();
+            expected.add(new RunSheetResponse.ExpectedResponse(
+                    radioW.isEmpty() ? null : radioW.getAsDouble() * Decibels.fractionLeft(a.matchedLossDb()),
+                    a.matchedLossDb(),
+                    BandWriting.finite(a.swrAtRadio())));
+        }
+        return new RunSheetResponse(
+                candidates.name(row.filling()), row(row), bands, toBuy(row), cuts(row, sheet), expected);
+    }
+
+    private List<RunSheetResponse.ToBuyResponse> toBuy(Row row) {
+        Map<String, RunSheetResponse.ToBuyResponse> byName = new LinkedHashMap<>();
+        for (Place.Bought b : comparison.place().toBuy(row.filling(), comparison.purchase())) {
+            boolean isSample = b.cable().isEmpty()
+                    || candidates.entry(b.cable().get().id()).samplePrice();
+            var item = new RunSheetResponse.ToBuyResponse(
+                    b.cable().map(c -> candidates.entry(c.id()).name()).orElseGet(() -> endName(b.end())),
+                    b.cable().isPresent(),
+                    b.needed(),
+                    b.bought(),
+                    b.amount().map(m -> cost(m, isSample)).orElse(null));
+            byName.merge(item.name(), item, RowWriting::together);
+        }
+        return List.copyOf(byName.values());
+    }
+
+    private String endName(OptionalInt end) {
+        var joint = (ElementRequest.Joint) request.run().get(end.getAsInt());
+        return catalogue.connector(joint.connectorKey()).orElseThrow().name();
+    }
+
+    private static RunSheetResponse.ToBuyResponse together(
+            RunSheetResponse.ToBuyResponse a, RunSheetResponse.ToBuyResponse b) {
+        return new RunSheetResponse.ToBuyResponse(
+                a.name(),
+                a.isCable(),
+                a.needed() + b.needed(),
+                a.bought() + b.bought(),
+                a.cost() == null || b.cost() == null
+                        ? null
+                        : new ComparisonResponse.CostResponse(
+                                a.cost().amount().add(b.cost().amount()),
+                                a.cost().currency(),
+                                a.cost().sample()));
+    }
+
+    private List<RunSheetResponse.SectionCutResponse> cuts(Row row, RunSheetRequest sheet) {
+        var allowances = new Allowances(
+                requireNonNullElse(sheet.eachEndM(), 0.0),
+                requireNonNullElse(sheet.dripLoopM(), 0.0),
+                requireNonNullElse(sheet.serviceLoopM(), 0.0));
+        return IntStream.range(0, row.filling().size())
+                .mapToObj(i -> {
+                    int at = candidates.sections().get(i);
+                    double runM = ((ElementRequest.Line) request.run().get(at)).lengthM();
+                    CandidateReading.Entry entry =
+                            candidates.entry(row.filling().get(i).id());
+                    boolean isOwned = entry.pieceId() != null;
+                    return new RunSheetResponse.SectionCutResponse(
+                            at, entry.name(), runM, isOwned ? runM : allowances.toCutM(runM), isOwned);
+                })
+                .toList();
     }
 }

@@ -1,7 +1,7 @@
 package org.eskiz.server.bench;
 
 /** The ways to measure. */
-enum BenchMethod {
+public enum BenchMethod {
     /** Wattmeter and dummy load, without the cable and through it. */
     WATTMETER,
     /** A sweep from one end to the other. */

@@ -130,7 +130,7 @@ class BenchService {
         Optional<BenchTestEntity> known = tests.findById(request.id());
         if (known.isPresent()) {
             BenchTestResponse stored = get(request.id());
-            if (!plain(stored.document()).equals(plain(request))) {
+            if (!stored.document().plain().equals(request.plain())) {
                 throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another test", stored);
             }
             return stored;
@@ -167,7 +167,7 @@ class BenchService {
         }
         Catalogue catalogue = catalogues.current();
         checkComplete(request, catalogue);
-        if (plain(read(newest)).equals(plain(request))) {
+        if (read(newest).plain().equals(request.plain())) {
             return response(newest);
         }
         return response(store(id, newest.key.number() + 1, request, catalogue, Instant.now(clock)));
@@ -208,7 +208,7 @@ class BenchService {
     private BenchTestRevisionEntity store(
             UUID id, int number, BenchTestRequest request, Catalogue catalogue, Instant now) {
         BenchTestRevisionEntity revision = BenchTestRevisionEntity.of(id, number, now);
-        revision.document = json.writeValueAsString(plain(request));
+        revision.document = json.writeValueAsString(request.plain());
         revision.summary = json.writeValueAsString(summarised(request, catalogue));
         revision.cableTypeId = request.cableKey() == null
                 ? null
@@ -326,31 +326,5 @@ class BenchService {
                         .filter(Objects::nonNull)
                         .sorted()
                         .toList());
-    }
-
-    /** What was noted, without what only carries it. */
-    private static BenchTestRequest plain(BenchTestRequest r) {
-        return new BenchTestRequest(
-                null,
-                null,
-                r.method(),
-                r.testedOn(),
-                r.piece(),
-                r.pieceId(),
-                r.cableKey(),
-                r.lengthM(),
-                r.joints(),
-                r.temperatureC(),
-                r.bandsMHz(),
-                r.station(),
-                r.wattmeter(),
-                r.readings(),
-                r.throughFileId(),
-                r.openFileId(),
-                r.shortedFileId(),
-                r.terminatedFileId(),
-                r.planId(),
-                r.note(),
-                r.setAside());
     }
 }

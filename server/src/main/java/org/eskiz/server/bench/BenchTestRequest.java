@@ -33,7 +33,7 @@ import org.eskiz.server.http.Within;
  * @param note what else was seen
  * @param setAside whether it is not to be counted
  */
-record BenchTestRequest(
+public record BenchTestRequest(
         UUID id,
 
         @Within(what = "revision", min = 1, max = Integer.MAX_VALUE)
@@ -74,20 +74,69 @@ record BenchTestRequest(
         @PlainText(max = 4000) String note,
         Boolean setAside) {
 
+    /** The same under an id. */
+    BenchTestRequest withId(UUID newId) {
+        return carriedBy(newId, null);
+    }
+
+    /** The same as a correction of a revision. */
+    BenchTestRequest correcting(int of) {
+        return carriedBy(null, of);
+    }
+
+    /** What was noted, without what only carries it. */
+    BenchTestRequest plain() {
+        return carriedBy(null, null);
+    }
+
+    private BenchTestRequest carriedBy(UUID newId, Integer newRevision) {
+        return of(newId, newRevision, pieceId);
+    }
+
+    /** The same of no piece that is kept in the locker; its label stays. */
+    BenchTestRequest withoutPiece() {
+        return of(id, revision, null);
+    }
+
+    private BenchTestRequest of(UUID newId, Integer newRevision, UUID newPieceId) {
+        return new BenchTestRequest(
+                newId,
+                newRevision,
+                method,
+                testedOn,
+                piece,
+                newPieceId,
+                cableKey,
+                lengthM,
+                joints,
+                temperatureC,
+                bandsMHz,
+                station,
+                wattmeter,
+                readings,
+                throughFileId,
+                openFileId,
+                shortedFileId,
+                terminatedFileId,
+                planId,
+                note,
+                setAside);
+    }
+
     /**
      * A mated pair or an adapter that was measured with the cable.
      *
      * @param connectorKey of the catalogue; null where the loss is said
      * @param lossDb where it is known; null for what is typical of the connector
      */
-    record JointInTestRequest(
+    public record JointInTestRequest(
             @PlainText(max = 120) String connectorKey,
 
             @Within(what = "loss of a joint in dB", min = 0, max = 60)
             Double lossDb) {}
 
     /** What it was measured with, in the operator's words. */
-    record StationRequest(
+    public record StationRequest(
             @PlainText(max = 200) String radio,
             @PlainText(max = 200) String meter,
             @PlainText(max = 200) String load,
@@ -104,7 +153,7 @@ record BenchTestRequest(
      * @param repeatPercent of a reading that it repeats within; 1 where not said
      * @param classPercent of a reading that the meter may be off by, which counts between very different levels; 5 where not said
      */
-    record WattmeterRequest(
+    public record WattmeterRequest(
             Lead lead,
             @PlainText(max = 120) String leadCableKey,
 
@@ -123,7 +172,7 @@ record BenchTestRequest(
             Double classPercent) {}
 
     /** What became of the lead that the baseline was read through. */
-    enum Lead {
+    public enum Lead {
         NONE,
         TAKEN_OUT,
         STAYED_IN
@@ -137,7 +186,7 @@ record BenchTestRequest(
      * @param through power through the cable
      * @param lossDb loss that was read as such
      */
-    record ReadingRequest(
+    public record ReadingRequest(
             @Within(what = "frequency in MHz", min = 0.1, max = 30_000)
             Double frequencyMHz,
 

@@ -24,7 +24,11 @@ class BodySizeFilter extends OncePerRequestFilter {
     /** The sweeps of an analyser are text, and fine ones long. */
     static final int MOST_BYTES_OF_A_SWEEP = 5 << 20;
 
+    /** A whole workspace, with its sweeps. */
+    static final int MOST_BYTES_OF_A_FILE = 16 << 20;
+
     private static final String SWEEPS = "/api/bench/files";
+    private static final String FILES = "/api/transfers";
 
     private final HandlerExceptionResolver handlerExceptionResolver;
 
@@ -35,12 +39,19 @@ class BodySizeFilter extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        int most = request.getRequestURI().equals(SWEEPS) ? MOST_BYTES_OF_A_SWEEP : MOST_BYTES;
+        int most = most(request.getRequestURI());
         if (request.getContentLengthLong() > most) {
             handlerExceptionResolver.resolveException(request, response, null, new TooLargeException(most));
             return;
         }
         chain.doFilter(new Capped(request, most), response);
+    }
+
+    private static int most(String address) {
+        if (address.startsWith(FILES)) {
+            return MOST_BYTES_OF_A_FILE;
+        }
+        return address.equals(SWEEPS) ? MOST_BYTES_OF_A_SWEEP : MOST_BYTES;
     }
 
     private static final class Capped extends HttpServletRequestWrapper {

@@ -19,6 +19,7 @@ class SinglePage implements WebMvcConfigurer {
             "/bench",
             "/bench/new",
             "/bench/{id}",
+            "/guide",
             "/locker",
             "/locker/{id}",
             "/settings"

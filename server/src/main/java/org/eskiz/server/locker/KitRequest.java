@@ -16,7 +16,7 @@ import org.eskiz.server.http.Within;
  * @param pieces from the radio on, spares last
  * @param adapters barrels and adapters between series
  */
-record KitRequest(
+public record KitRequest(
         UUID id,
 
         @Within(what = "version", min = 0, max = Long.MAX_VALUE)
@@ -34,10 +34,11 @@ record KitRequest(
         List<@NotNull(message = "must be an adapter, not null") @Valid AdapterRequest> adapters) {
 
     /** A piece in its place. */
-    record PackedRequest(@NotNull(message = "must be given") UUID pieceId, Boolean turned, Boolean spare) {}
+    public record PackedRequest(
+            @NotNull(message = "must be given") UUID pieceId, Boolean turned, Boolean spare) {}
 
     /** A barrel, or an adapter between series. */
-    record AdapterRequest(
+    public record AdapterRequest(
             @NotNull(message = "must be given") @Valid PieceRequest.EndRequest near,
             @NotNull(message = "must be given") @Valid PieceRequest.EndRequest far) {}
 }

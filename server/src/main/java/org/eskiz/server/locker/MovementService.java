@@ -185,7 +185,7 @@ class MovementService {
     }
 
     /** A day on which one outing ends may be the first of the next. */
-    private static boolean overlap(OutingEntity outing, LocalDate on, LocalDate until) {
+    static boolean overlap(OutingEntity outing, LocalDate on, LocalDate until) {
         LocalDate end = Objects.requireNonNullElse(outing.putAwayOn, LocalDate.MAX);
         return on.isBefore(end) && outing.takenOn.isBefore(until);
     }

@@ -1,7 +1,7 @@
 package org.eskiz.server.locker;
 
 /** What is done to a piece, other than taking it out. */
-enum PieceChange {
+public enum PieceChange {
     /** Mended without becoming shorter. */
     REPAIR,
     /** An end was cut off and a new one fitted: the piece is shorter. */

@@ -24,7 +24,7 @@ import org.eskiz.server.http.Within;
  * @param price what it cost; null where not known
  * @param keptAt where it lies when it is not out
  */
-record PieceRequest(
+public record PieceRequest(
         UUID id,
 
         @Within(what = "version", min = 0, max = Long.MAX_VALUE)
@@ -46,8 +46,14 @@ record PieceRequest(
         @PlainText(max = 200) String keptAt,
         @PlainText(max = 4000) String note) {
 
+    /** 9.60 and 9.6 are one price. */
+    public PieceRequest {
+        price = price == null ? null : price.stripTrailingZeros();
+        price = price != null && price.scale() < 0 ? price.setScale(0) : price;
+    }
+
     /** What a piece ends in, or what a radio or an antenna offers. */
-    record EndRequest(
+    public record EndRequest(
             @NotNull(message = "must be given") @PlainText(max = 64)
             String connectorKey,
 

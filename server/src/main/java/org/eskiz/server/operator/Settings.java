@@ -145,6 +145,11 @@ public record Settings(
         }
     }
 
+    /** Whether another says the same, whichever version of the settings it is. */
+    public boolean saysTheSameAs(Settings other) {
+        return atVersion(0).equals(other.atVersion(0));
+    }
+
     Settings atVersion(long now) {
         return new Settings(
                 now,

@@ -54,6 +54,11 @@ public class SettingsService {
         }
     }
 
+    /** Puts settings in the place of those that stand, whichever they are. */
+    public void replace(Settings others) {
+        save(others.atVersion(get().version()));
+    }
+
     private Settings saveOver(Settings changed) {
         SettingsEntity entity =
                 settings.findById(operators.current()).orElseGet(() -> new SettingsEntity(operators.current()));

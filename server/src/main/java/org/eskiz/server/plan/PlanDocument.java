@@ -12,6 +12,7 @@ import org.eskiz.server.assessment.ComparisonRequest;
 import org.eskiz.server.assessment.PurchaseRequest;
 import org.eskiz.server.assessment.RequirementRequest;
 import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.http.PlainText;
 
 /**
  * What a plan says, as files carry it too. Values may be null while the plan is unfinished.
@@ -23,6 +24,7 @@ import org.eskiz.server.catalogue.Catalogue;
  * @param purchase how the cable is bought
  * @param candidates cables to be tried besides the catalogue
  * @param preference order of the ledger
+ * @param done steps of the run sheet that are ticked
  */
 record PlanDocument(
         @NotNull(message = "must be given") Integer schemaVersion,
@@ -36,7 +38,10 @@ record PlanDocument(
         List<@Valid @NotNull(message = "must be a candidate, not null") CandidateRequest> candidates,
 
         @Valid PurchaseRequest purchase,
-        Preference preference) {
+        Preference preference,
+
+        @Size(max = 100, message = "must be at most {max} steps")
+        List<@NotNull(message = "must be a step, not null") @PlainText(max = 60) String> done) {
 
     /** What a run is for. */
     public enum Use {

@@ -1,0 +1,140 @@
+package org.eskiz.server.bench;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tests and sweeps on their way into and out of files, within the caller's transaction. */
+@Service
+public class BenchTransfer {
+
+    private final BenchService bench;
+    private final BenchTestRepository tests;
+    private final BenchTestRevisionRepository revisions;
+
+    private final BenchFiles files;
+    private final BenchFileRepository stored;
+    private final CatalogueService catalogues;
+    private final OperatorService operators;
+    private final JsonMapper json;
+
+    BenchTransfer(
+            BenchService bench,
+            BenchTestRepository tests,
+            BenchTestRevisionRepository revisions,
+            BenchFiles files,
+            BenchFileRepository stored,
+            CatalogueService catalogues,
+            OperatorService operators,
+            JsonMapper json) {
+        this.bench = bench;
+        this.tests = tests;
+        this.revisions = revisions;
+
+        this.files = files;
+        this.stored = stored;
+        this.catalogues = catalogues;
+        this.operators = operators;
+        this.json = json;
+    }
+
+    /** Every test that is there. */
+    @Transactional(readOnly = true)
+    public List<TestInFile> all() {
+        return inFile(t -> true);
+    }
+
+    /** Tests of some pieces, of the run of a plan, and those that some types were made of. */
+    @Transactional(readOnly = true)
+    public List<TestInFile> of(Set<UUID> pieces, UUID plan, Set<String> madeTypes) {
+        return inFile(
+                t -> (t.noted().pieceId() != null && pieces.contains(t.noted().pieceId()))
+                        || plan.equals(t.noted().planId())
+                        || t.madeTypes().stream().anyMatch(madeTypes::contains));
+    }
+
+    private List<TestInFile> inFile(Predicate<TestInFile> wanted) {
+        Map<UUID, BenchTestEntity> present = tests.findByOperatorIdAndRemovedAtIsNull(operators.current()).stream()
+                .collect(Collectors.toMap(t -> t.id, t -> t));
+        Map<UUID, String> keys = catalogues.keys();
+        return revisions.newest(operators.current()).stream()
+                .map(r -> inFile(r, present.get(r.key.testId()), keys))
+                .filter(wanted)
+                .sorted(Comparator.comparing((TestInFile t) -> t.noted().testedOn())
+                        .thenComparing(t -> t.noted().id()))
+                .toList();
+    }
+
+    private TestInFile inFile(BenchTestRevisionEntity newest, BenchTestEntity test, Map<UUID, String> keys) {
+        return new TestInFile(
+                json.readValue(newest.document, BenchTestRequest.class).withId(test.id),
+                test.madeTypes.stream()
+                        .map(keys::get)
+                        .filter(Objects::nonNull)
+                        .sorted()
+                        .toList());
+    }
+
+    /** A test of this id; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<TestInFile> stored(UUID id) {
+        return tests.findByIdAndOperatorIdAndRemovedAtIsNull(id, operators.current())
+                .map(t -> inFile(revisions.history(t.id).get(0), t, catalogues.keys()));
+    }
+
+    /** The sweeps that some tests refer to, each once. */
+    @Transactional(readOnly = true)
+    public List<SweepInFile> sweepsOf(Collection<TestInFile> some) {
+        return some.stream()
+                .flatMap(t -> BenchFiles.ids(t.noted()))
+                .distinct()
+                .map(id -> stored.findByIdAndOperatorId(id, operators.current()).orElseThrow())
+                .map(f -> new SweepInFile(f.id, f.fileName, f.content))
+                .toList();
+    }
+
+    /**
+     * Keeps a sweep.
+     *
+     * @return the id by which it goes here; the same text that is here already is one sweep
+     */
+    @Transactional
+    public UUID add(SweepInFile sweep) {
+        return files.store(new BenchFileRequest(sweep.fileName(), sweep.text())).id();
+    }
+
+    /** Stores a test that is new. */
+    @Transactional
+    public void add(TestInFile test) {
+        bench.create(test.noted());
+        link(test);
+    }
+
+    /** Corrects the test that is there to what a file says of it. */
+    @Transactional
+    public void replace(TestInFile test) {
+        UUID id = test.noted().id();
+        bench.correct(id, test.noted().correcting(bench.get(id).summary().revision()));
+        link(test);
+    }
+
+    private void link(TestInFile test) {
+        List<String> made = Objects.requireNonNullElse(test.madeTypes(), List.of());
+        if (!made.isEmpty()) {
+            tests.findById(test.noted().id()).orElseThrow().madeTypes.addAll(catalogues.typeIds(made));
+            tests.flush();
+        }
+    }
+}

@@ -1,0 +1,137 @@
+package org.eskiz.server.catalogue;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Cable types and connectors on their way into and out of files, within the caller's transaction. */
+@Service
+public class CatalogueTransfer {
+
+    private final CatalogueService catalogues;
+    private final OwnCables ownCables;
+    private final OwnConnectors ownConnectors;
+
+    CatalogueTransfer(CatalogueService catalogues, OwnCables ownCables, OwnConnectors ownConnectors) {
+        this.catalogues = catalogues;
+        this.ownCables = ownCables;
+        this.ownConnectors = ownConnectors;
+    }
+
+    /** Types by their keys; those that nobody knows are left out. */
+    @Transactional(readOnly = true)
+    public List<CableTypeRequest> types(Collection<String> keys) {
+        Catalogue catalogue = catalogues.current();
+        return keys.stream()
+                .sorted()
+                .flatMap(k -> catalogue.cableType(k).stream())
+                .map(CatalogueFile::said)
+                .toList();
+    }
+
+    /** Types of the operator's own. */
+    @Transactional(readOnly = true)
+    public List<CableTypeRequest> ownTypes() {
+        return catalogues.current().cableTypes().stream()
+                .filter(t -> !t.builtIn())
+                .map(CatalogueFile::said)
+                .toList();
+    }
+
+    /** Connectors of the operator's own. */
+    @Transactional(readOnly = true)
+    public List<ConnectorRequest> ownConnectors() {
+        return catalogues.current().connectors().stream()
+                .filter(c -> !c.builtIn())
+                .map(ConnectorRequest::of)
+                .toList();
+    }
+
+    /** What is said here of a type of this key. */
+    @Transactional(readOnly = true)
+    public Optional<CableTypeRequest> storedType(String key) {
+        return catalogues.current().cableType(key).map(CatalogueFile::said);
+    }
+
+    /** What is said here of a connector of this key. */
+    @Transactional(readOnly = true)
+    public Optional<ConnectorRequest> storedConnector(String key) {
+        return catalogues.current().connector(key).map(ConnectorRequest::of);
+    }
+
+    /** Whether what goes by a key came with Eskiz, and so stays as it is. */
+    @Transactional(readOnly = true)
+    public boolean isBuiltIn(String key) {
+        Catalogue catalogue = catalogues.current();
+        return catalogue.cableType(key).map(CableType::builtIn).orElse(false)
+                || catalogue.connector(key).map(Connector::builtIn).orElse(false);
+    }
+
+    /** A key that nobody has yet, like another one. */
+    @Transactional(readOnly = true)
+    public String freeKey(String like) {
+        Catalogue catalogue = catalogues.current();
+        return Keys.free(
+                like,
+                "copy",
+                taken -> catalogue.cableType(taken).isPresent()
+                        || catalogue.connector(taken).isPresent());
+    }
+
+    @Transactional
+    public void add(CableTypeRequest type) {
+        ownCables.create(type);
+        catalogues.flush();
+    }
+
+    @Transactional
+    public void replace(CableTypeRequest type) {
+        ownCables.revise(type.key(), type);
+        catalogues.flush();
+    }
+
+    @Transactional
+    public void add(ConnectorRequest connector) {
+        ownConnectors.create(connector);
+    }
+
+    @Transactional
+    public void replace(ConnectorRequest connector) {
+        ownConnectors.change(connector.key(), connector);
+    }
+
+    /** Keys of types that the operator likes to have at the top. */
+    @Transactional(readOnly = true)
+    public List<String> favourites() {
+        Catalogue catalogue = catalogues.current();
+        return catalogue.cableTypes().stream()
+                .map(CableType::key)
+                .filter(catalogue::isFavourite)
+                .sorted()
+                .toList();
+    }
+
+    /** Keys of own types that are not offered any more. */
+    @Transactional(readOnly = true)
+    public List<String> retired() {
+        Catalogue catalogue = catalogues.current();
+        return catalogue.cableTypes().stream()
+                .filter(t -> !t.builtIn())
+                .map(CableType::key)
+                .filter(catalogue::isRetired)
+                .sorted()
+                .toList();
+    }
+
+    @Transactional
+    public void favour(String key) {
+        ownCables.favour(key, true);
+    }
+
+    @Transactional
+    public void retire(String key) {
+        ownCables.retire(key, true);
+    }
+}

@@ -1,0 +1,263 @@
+package org.eskiz.server.locker;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.operator.OperatorService;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Pieces and kits on their way into and out of files, within the caller's transaction. */
+@Service
+public class LockerTransfer {
+
+    private final PieceService pieces;
+    private final PieceRepository repository;
+    private final OutingRepository outings;
+    private final PieceChangeRepository changes;
+    private final KitService kits;
+    private final CatalogueService catalogues;
+    private final OperatorService operators;
+    private final Clock clock;
+
+    LockerTransfer(
+            PieceService pieces,
+            PieceRepository repository,
+            OutingRepository outings,
+            PieceChangeRepository changes,
+            KitService kits,
+            CatalogueService catalogues,
+            OperatorService operators,
+            Clock clock) {
+        this.pieces = pieces;
+        this.repository = repository;
+        this.outings = outings;
+        this.changes = changes;
+        this.kits = kits;
+        this.catalogues = catalogues;
+        this.operators = operators;
+        this.clock = clock;
+    }
+
+    /** Every piece that is there. */
+    @Transactional(readOnly = true)
+    public List<PieceInFile> all() {
+        return inFile(repository.findByOperatorIdAndDeletedAtIsNull(operators.current()));
+    }
+
+    /** Some pieces. */
+    @Transactional(readOnly = true)
+    public List<PieceInFile> of(Collection<UUID> ids) {
+        return inFile(repository.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current()));
+    }
+
+    /** A piece of this id; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<PieceInFile> stored(UUID id) {
+        return of(List.of(id)).stream().findFirst();
+    }
+
+    /** The piece that has a label already. */
+    @Transactional(readOnly = true)
+    public Optional<UUID> labelled(String label) {
+        return repository
+                .findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(operators.current(), label.strip())
+                .map(p -> p.id);
+    }
+
+    /** A label that no piece has yet, like another one. */
+    @Transactional(readOnly = true)
+    public String freeLabel(String like) {
+        String label = like + " (2)";
+        for (int i = 3; labelled(label).isPresent(); i++) {
+            label = like + " (" + i + ")";
+        }
+        return label;
+    }
+
+    private List<PieceInFile> inFile(List<PieceEntity> some) {
+        Map<UUID, String> keys = catalogues.keys();
+        return some.stream()
+                .sorted((a, b) -> a.label.compareToIgnoreCase(b.label))
+                .map(p -> inFile(p, keys.get(p.cableTypeId)))
+                .toList();
+    }
+
+    private PieceInFile inFile(PieceEntity p, String cableKey) {
+        return new PieceInFile(
+                new PieceRequest(
+                        p.id,
+                        null,
+                        p.label,
+                        cableKey,
+                        p.lengthM,
+                        p.near()
+                                .map(e -> new PieceRequest.EndRequest(e.connector(), e.gender()))
+                                .orElse(null),
+                        p.far()
+                                .map(e -> new PieceRequest.EndRequest(e.connector(), e.gender()))
+                                .orElse(null),
+                        p.boughtOn,
+                        p.price,
+                        p.priceCurrency,
+                        p.keptAt,
+                        p.note),
+                p.retiredOn,
+                outings.findByPieceIdOrderByTakenOn(p.id).stream()
+                        .map(o -> new PieceInFile.OutingInFile(
+                                o.takenByMovement, o.takenOn, o.putAwayOn, o.takenTo, o.wet, o.frozen, o.trodden))
+                        .toList(),
+                changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(p.id).stream()
+                        .map(c -> new PieceInFile.ChangeInFile(
+                                c.id, c.kind, c.changedOn, c.lengthBeforeM, c.lengthAfterM, c.note))
+                        .toList());
+    }
+
+    /** Stores a piece that is new, with its life. */
+    @Transactional
+    public void add(PieceInFile piece) {
+        pieces.create(piece.piece());
+        live(piece);
+    }
+
+    /** Says of the piece that is there what a file says of it, and adds to its life what it lacks. */
+    @Transactional
+    public void replace(PieceInFile piece) {
+        long version = pieces.get(piece.piece().id()).summary().version();
+        PieceRequest p = piece.piece();
+        pieces.save(
+                p.id(),
+                new PieceRequest(
+                        null,
+                        version,
+                        p.label(),
+                        p.cableKey(),
+                        p.lengthM(),
+                        p.near(),
+                        p.far(),
+                        p.boughtOn(),
+                        p.price(),
+                        p.priceCurrency(),
+                        p.keptAt(),
+                        p.note()));
+        live(piece);
+    }
+
+    private void live(PieceInFile piece) {
+        PieceEntity entity = repository
+                .findByIdAndOperatorId(piece.piece().id(), operators.current())
+                .orElseThrow();
+        entity.retiredOn = piece.retiredOn();
+        for (PieceInFile.OutingInFile o : requireNonNullElse(piece.outings(), List.<PieceInFile.OutingInFile>of())) {
+            List<OutingEntity> known = outings.findByPieceIdOrderByTakenOn(entity.id);
+            if (known.stream().noneMatch(k -> k.takenByMovement.equals(o.movementId()))) {
+                refuseImpossible(entity, known, o);
+                outings.save(outing(entity.id, o));
+                outings.flush();
+            }
+        }
+        Instant now = Instant.now(clock);
+        int order = 0;
+        for (PieceInFile.ChangeInFile c : requireNonNullElse(piece.changes(), List.<PieceInFile.ChangeInFile>of())) {
+            if (changes.findById(c.id()).isEmpty()) {
+                changes.save(change(entity.id, c, now.plusMillis(order++)));
+            }
+        }
+        changes.flush();
+    }
+
+    private static void refuseImpossible(PieceEntity piece, List<OutingEntity> known, PieceInFile.OutingInFile o) {
+        LocalDate until = requireNonNullElse(o.until(), LocalDate.MAX);
+        if (until.isBefore(o.on())) {
+            throw new InvalidRequestException(
+                    "pieces",
+                    "%s was out from %s to %s: the end is before the beginning".formatted(piece.label, o.on(), until));
+        }
+        if (piece.boughtOn != null && o.on().isBefore(piece.boughtOn)) {
+            throw new InvalidRequestException(
+                    "pieces",
+                    "%s was bought on %s; it was not out on %s".formatted(piece.label, piece.boughtOn, o.on()));
+        }
+        if (known.stream().anyMatch(k -> MovementService.overlap(k, o.on(), until))) {
+            throw new InvalidRequestException(
+                    "pieces",
+                    "%s was out elsewhere on %s; a piece cannot be in two places".formatted(piece.label, o.on()));
+        }
+    }
+
+    private static OutingEntity outing(UUID piece, PieceInFile.OutingInFile o) {
+        OutingEntity outing = OutingEntity.take(piece, o.movementId(), o.on(), o.to());
+        if (o.until() != null) {
+            outing.putAway(o.movementId(), o.until());
+        }
+        outing.bore(Boolean.TRUE.equals(o.wet()), Boolean.TRUE.equals(o.frozen()), Boolean.TRUE.equals(o.trodden()));
+        return outing;
+    }
+
+    private static PieceChangeEntity change(UUID piece, PieceInFile.ChangeInFile c, Instant at) {
+        if ((c.kind() == PieceChange.NEW_END) != (c.lengthAfterM() != null && c.lengthBeforeM() != null)
+                || (c.lengthAfterM() != null && c.lengthAfterM() > c.lengthBeforeM())) {
+            throw new InvalidRequestException(
+                    "pieces", "a new end, and nothing else, makes a piece shorter: look at the change of " + c.on());
+        }
+        PieceChangeEntity change = PieceChangeEntity.of(
+                piece, new PieceChangeRequest(c.id(), c.kind(), c.on(), c.lengthAfterM(), c.note()), at);
+        change.lengthBeforeM = c.lengthBeforeM();
+        change.lengthAfterM = c.lengthAfterM();
+        return change;
+    }
+
+    /** Every kit that is there. */
+    @Transactional(readOnly = true)
+    public List<KitRequest> allKits() {
+        return kits.list().stream().map(LockerTransfer::said).toList();
+    }
+
+    /** A kit of this id; empty where there is none. */
+    @Transactional(readOnly = true)
+    public Optional<KitRequest> storedKit(UUID id) {
+        return kits.list().stream().filter(k -> k.id().equals(id)).findFirst().map(LockerTransfer::said);
+    }
+
+    private static KitRequest said(KitResponse k) {
+        return new KitRequest(
+                k.id(),
+                null,
+                k.name(),
+                k.note(),
+                k.pieces().stream()
+                        .map(p -> new KitRequest.PackedRequest(p.pieceId(), p.turned(), p.spare()))
+                        .toList(),
+                k.adapters().stream()
+                        .map(a -> new KitRequest.AdapterRequest(end(a.near()), end(a.far())))
+                        .toList());
+    }
+
+    private static PieceRequest.EndRequest end(PieceSummary.EndResponse end) {
+        return new PieceRequest.EndRequest(end.connectorKey(), end.gender());
+    }
+
+    @Transactional
+    public void add(KitRequest kit) {
+        kits.create(kit);
+    }
+
+    @Transactional
+    public void replace(KitRequest kit) {
+        long version = kits.list().stream()
+                .filter(k -> k.id().equals(kit.id()))
+                .findFirst()
+                .orElseThrow()
+                .version();
+        kits.save(kit.id(), new KitRequest(null, version, kit.name(), kit.note(), kit.pieces(), kit.adapters()));
+    }
+}
