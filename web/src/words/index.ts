@@ -24,6 +24,7 @@ export * from './changes';
 export * from './glossary';
 export * from './guide';
 export * from './locker';
+export * from './paper';
 
 /** Less than this in dB is not worth a clause of its own. */
 const NOTEWORTHY_DB = 0.005;

@@ -57,7 +57,9 @@ export function LedgerBar({
   }
   const base = rows.find((r) => r.id === sifting.base);
   return (
-    <div className="flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1">
+    <div
+      className={`flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1 ${view === 'paper' ? 'print:hidden' : ''}`}
+    >
       <Views view={view} onView={onView} />
       <span
         className={`ml-auto flex flex-wrap items-baseline gap-x-4 print:hidden ${view === 'ledger' ? '' : 'hidden'}`}
@@ -103,7 +105,7 @@ export function LedgerBar({
 }
 
 /** What may stand in the place of the ledger. */
-export type View = 'ledger' | 'reach' | 'value' | 'line' | 'sweep';
+export type View = 'ledger' | 'reach' | 'value' | 'line' | 'sweep' | 'paper';
 
 const VIEWS: readonly { view: View; text: string }[] = [
   { view: 'ledger', text: 'Ledger' },
@@ -111,6 +113,7 @@ const VIEWS: readonly { view: View; text: string }[] = [
   { view: 'value', text: 'Value' },
   { view: 'line', text: 'Line' },
   { view: 'sweep', text: 'Sweep' },
+  { view: 'paper', text: 'Paper' },
 ];
 
 /** What an address asks for, or the ledger. */

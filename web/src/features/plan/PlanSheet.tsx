@@ -28,6 +28,7 @@ import { useProfile } from './run/useProfile';
 import { UprightRibbon } from './run/UprightRibbon';
 import { useRows } from './useRows';
 import { usePlanEditing } from './usePlanEditing';
+import { PaperView } from './paper/PaperView';
 import { LineView } from './views/LineView';
 import { ReachView } from './views/ReachView';
 import { SweepView } from './views/SweepView';
@@ -170,34 +171,38 @@ export function PlanSheet({
         )}
         <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
           <main className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
-            {narrow && (
+            {narrow && view !== 'paper' && (
               <div className="border-b border-hairline px-4 py-3">
                 <Note {...noting} part="head" />
               </div>
             )}
-            {narrow ? (
-              <UprightRibbon {...drawing} />
-            ) : (
-              <Ribbon {...drawing} pointedAt={rows.pointedAt} />
+            {view !== 'paper' && (
+              <>
+                {narrow ? (
+                  <UprightRibbon {...drawing} />
+                ) : (
+                  <Ribbon {...drawing} pointedAt={rows.pointedAt} />
+                )}
+                <BandTabs
+                  plan={plan}
+                  focus={focus}
+                  row={rows.selected}
+                  assessment={rows.drawn}
+                  onAdded={(bandId) => put({ band: bandId })}
+                  stale={stale}
+                  onFocus={focusBand}
+                  onCommand={editing.command}
+                  onTrouble={trouble}
+                />
+                <Asked
+                  plan={plan}
+                  connectors={connectors}
+                  isReceiver={!hasWatts}
+                  onCommand={editing.command}
+                  onTrouble={trouble}
+                />
+              </>
             )}
-            <BandTabs
-              plan={plan}
-              focus={focus}
-              row={rows.selected}
-              assessment={rows.drawn}
-              onAdded={(bandId) => put({ band: bandId })}
-              stale={stale}
-              onFocus={focusBand}
-              onCommand={editing.command}
-              onTrouble={trouble}
-            />
-            <Asked
-              plan={plan}
-              connectors={connectors}
-              isReceiver={!hasWatts}
-              onCommand={editing.command}
-              onTrouble={trouble}
-            />
             <LedgerBar
               plan={plan}
               view={view}
@@ -268,6 +273,18 @@ export function PlanSheet({
               />
             )}
             {view === 'line' && <LineView {...drawing} />}
+            {view === 'paper' && (
+              <PaperView
+                plan={plan}
+                version={editing.version}
+                catalogue={catalogue}
+                connectors={connectors}
+                focus={focus}
+                rowId={rows.selected?.id ?? null}
+                decisions={decisions}
+                onCommand={editing.command}
+              />
+            )}
             {view === 'sweep' && (
               <SweepView
                 plan={plan}
@@ -289,12 +306,14 @@ export function PlanSheet({
                 />
               ))}
           </main>
-          <aside
-            aria-label="note"
-            className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:overflow-visible print:border-0"
-          >
-            <Note {...noting} part={narrow ? 'rest' : 'whole'} />
-          </aside>
+          {view !== 'paper' && (
+            <aside
+              aria-label="note"
+              className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:overflow-visible print:border-0"
+            >
+              <Note {...noting} part={narrow ? 'rest' : 'whole'} />
+            </aside>
+          )}
         </div>
         <TitleBlock
           plan={plan}

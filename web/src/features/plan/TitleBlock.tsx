@@ -28,7 +28,7 @@ export function TitleBlock(props: Props) {
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const shown = shownReading(reading, hasWatts);
   return (
-    <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-[13px]">
+    <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-[13px] [body:has(.on-paper)_&]:print:hidden">
       <Part label="plan">
         <TextField
           label="plan name"

@@ -44,6 +44,7 @@ export type Command =
   | { do: 'easeAsked'; to: ReadonlyMap<number, Requirement> }
   | { do: 'buy'; purchase: Purchase }
   | { do: 'layRun'; run: Element[] }
+  | { do: 'tick'; step: string; done: boolean }
   | { do: 'prefer'; preference: Preference }
   | { do: 'putOwnCable'; cable: OwnCable }
   | { do: 'removeOwnCable'; id: string };
@@ -130,6 +131,10 @@ export function apply(plan: Plan, command: Command): Plan {
       return withDocument(plan, { purchase: command.purchase });
     case 'layRun':
       return withRun(plan, command.run);
+    case 'tick': {
+      const others = (plan.document.done ?? []).filter((s) => s !== command.step);
+      return withDocument(plan, { done: command.done ? [...others, command.step] : others });
+    }
     case 'prefer':
       return withDocument(plan, { preference: command.preference });
     case 'putOwnCable':

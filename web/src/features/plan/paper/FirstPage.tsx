@@ -1,0 +1,209 @@
+import type { CableType, Connector, Decision } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import {
+  fixed,
+  frequencyText,
+  lengthText,
+  levelText,
+  moneyFigure,
+  plain,
+  powerText,
+  shownReading,
+} from '../../../units';
+import { dateText, reasonText, words } from '../../../words';
+import { headline } from '../headline';
+import type { Plan } from '../model';
+import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../model';
+import { elementName } from '../run/elements';
+import { Page } from './Page';
+import { RunDrawing } from './RunDrawing';
+import type { RunSheet } from './usePaper';
+
+/** As many reasons as are read on a roof. */
+const MOST_REASONS = 3;
+
+interface Props {
+  plan: Plan;
+  version: number;
+  catalogue: CableType[];
+  connectors: Connector[];
+  focus: number;
+  rowId: string | null;
+  decisions: readonly Decision[];
+  sheet: RunSheet;
+  format: 'a4' | 'letter';
+}
+
+/** What it is, and what is needed for it. */
+export function FirstPage(props: Props) {
+  const { plan, version, catalogue, connectors, focus, sheet, format } = props;
+  const { reading, lengths } = usePreferences();
+  const bands = bandsOf(plan);
+  const band = bands[focus];
+  const radioW = powerOn(plan, band);
+  const shown = shownReading(reading, radioW !== null);
+  const assessment = sheet.bands[focus];
+  const run = runOf(plan);
+  return (
+    <Page format={format} label="first page of the run sheet">
+      <header className="flex items-baseline justify-between border-b-2 border-ink pb-1">
+        <h1 className="text-[20px] font-bold">{plan.name}</h1>
+        <span>
+          {plan.site && `${plan.site} · `}revision {revisionNumber(version)} ·{' '}
+          {dateText(new Date().toISOString())}
+        </span>
+      </header>
+      <Decided {...props} />
+      <p>
+        {headline(plan, sheet.row, focus, shown)} It {words.judged[sheet.row.verdict]}
+        {sheet.row.reasons.length > 0 &&
+          `: ${sheet.row.reasons
+            .slice(0, MOST_REASONS)
+            .map((r) => reasonText(r, r.band === null ? '' : bandName(bands[r.band])))
+            .join('; ')}`}
+        .
+      </p>
+      {assessment && (
+        <RunDrawing
+          run={run}
+          assessment={assessment}
+          radioW={radioW}
+          nameOf={(e) =>
+            elementName(e, { catalogue, connectors, cableName: sheet.name, isPresent: false })
+          }
+          lengths={lengths}
+          reading={shown}
+          bandName={bandName(band)}
+        />
+      )}
+      <p className="text-[11px]">Drawn on {bandName(band)}; white is power, hatched became heat.</p>
+      <h2>Figures</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">band</th>
+            <th scope="col">radio</th>
+            <th scope="col">at the antenna</th>
+            <th scope="col">lost in all</th>
+            <th scope="col">cable and joints</th>
+            <th scope="col">by SWR</th>
+            <th scope="col">SWR antenna / radio</th>
+            <th scope="col">verdict</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sheet.bands.map((b, i) => {
+            const own = bands[i];
+            const w = powerOn(plan, own);
+            const level = { lossDb: b.totalLossDb, watts: b.powerAtAntennaW };
+            return (
+              <tr key={own?.id ?? i}>
+                <th scope="row">
+                  {bandName(own)}, {frequencyText(b.frequencyMHz)}
+                </th>
+                <td>{w === null ? 'listens' : powerText(w)}</td>
+                <td>{levelText(level, shownReading(reading, w !== null))}</td>
+                <td>{fixed(b.totalLossDb, 2)} dB</td>
+                <td>{fixed(b.matchedLossDb, 2)} dB</td>
+                <td>{fixed(b.mismatchLossDb + b.reflectionLossDb + b.foldbackDb, 2)} dB</td>
+                <td>
+                  {swr(b.swrAtAntenna)} / {swr(b.swrAtRadio)}
+                </td>
+                <td>{words.verdict[sheet.row.cells[i]?.verdict ?? 'PASS']}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {run.length > 12 && <Elements {...props} />}
+      <div className="flex gap-8">
+        <section className="flex-1">
+          <h2>To buy</h2>
+          <table>
+            <tbody>
+              {sheet.toBuy.map((b) => (
+                <tr key={b.name}>
+                  <th scope="row">{b.name}</th>
+                  <td>
+                    {b.isCable ? lengthText(b.bought, lengths) : `${plain(b.bought)} ×`}
+                    {b.bought > b.needed && ` (${lengthText(b.needed, lengths)} needed)`}
+                  </td>
+                  <td>
+                    {b.cost ? `${moneyFigure(b.cost.amount)} ${b.cost.currency}` : 'no price'}
+                  </td>
+                </tr>
+              ))}
+              <tr className="font-semibold">
+                <th scope="row">together</th>
+                <td />
+                <td>
+                  {sheet.row.cost
+                    ? `${moneyFigure(sheet.row.cost.amount)} ${sheet.row.cost.currency}`
+                    : 'not known'}
+                </td>
+              </tr>
+            </tbody>
+          </table>
+          {sheet.row.cost?.sample && <p className="text-[10px]">{words.samplePrices}</p>}
+        </section>
+        <section className="flex-1">
+          <h2>To cut</h2>
+          <table>
+            <tbody>
+              {sheet.cuts.map((c) => (
+                <tr key={c.element}>
+                  <th scope="row">{c.name}</th>
+                  <td>
+                    {c.isOwned
+                      ? `${lengthText(c.runM, lengths)}, a piece of yours`
+                      : `cut ${lengthText(Number(plain(c.cutM, 2)), lengths)}`}
+                  </td>
+                  <td>{!c.isOwned && `for ${lengthText(c.runM, lengths)} of run`}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      </div>
+    </Page>
+  );
+}
+
+function swr(value: number | null): string {
+  return value === null ? 'no limit' : fixed(value, 2);
+}
+
+/** Which cable, since when and why; or that nothing is decided yet. */
+function Decided({ decisions, rowId, sheet }: Props) {
+  const standing = decisions.find((d) => d.withdrawnAt === null);
+  if (standing && standing.rowId === rowId) {
+    return (
+      <p className="my-2 text-[14px]">
+        <strong>{standing.cableName}</strong>, chosen on {dateText(standing.decidedAt)}
+        {standing.reason && <>: “{standing.reason}”</>}
+      </p>
+    );
+  }
+  return (
+    <p className="my-2 text-[14px]">
+      <strong>{sheet.name}</strong>
+      {standing ? `, not what was chosen: that is ${standing.cableName}.` : ', not decided yet.'}
+    </p>
+  );
+}
+
+/** Where the drawing only has numbers. */
+function Elements({ plan, catalogue, connectors, sheet, focus }: Props) {
+  const { lengths } = usePreferences();
+  const named = { catalogue, connectors, cableName: sheet.name, isPresent: false };
+  return (
+    <p className="text-[10px]">
+      {runOf(plan)
+        .map(
+          (e, i) =>
+            `${i + 1} ${elementName(e, named)}${e.kind === 'LINE' ? ` ${lengthText(e.lengthM ?? 0, lengths)}` : ''} −${fixed(sheet.bands[focus]?.elements[i]?.lossDb ?? 0, 2)} dB`,
+        )
+        .join('; ')}
+    </p>
+  );
+}

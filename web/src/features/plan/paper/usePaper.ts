@@ -1,0 +1,42 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { CableType, Schemas } from '../../../api';
+import { answered, api } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import type { Plan } from '../model';
+import { comparisonOf } from '../model';
+
+export type RunSheet = Schemas['RunSheetResponse'];
+
+/** What a run is cut longer by, m. */
+export interface Allowances {
+  eachEndM: number;
+  dripLoopM: number;
+  serviceLoopM: number;
+}
+
+/** What is needed to build a row: to buy, to cut, to expect. */
+export function useRunSheet(
+  plan: Plan,
+  catalogue: CableType[],
+  rowId: string | null,
+  allowances: Allowances,
+) {
+  const { tolerances } = usePreferences().settings;
+  const request = useMemo(
+    () =>
+      rowId === null
+        ? null
+        : { comparison: comparisonOf(plan, catalogue, tolerances, []), rowId, ...allowances },
+    [plan, catalogue, tolerances, rowId, allowances],
+  );
+  return useQuery({
+    queryKey: ['run-sheet', request],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST('/api/run-sheets', { body: request as Schemas['RunSheetRequest'], signal }),
+      ),
+    enabled: request !== null,
+    placeholderData: keepPreviousData,
+  });
+}
