@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BenchAnalysis, BenchNotes, BenchTest, CableType } from '../../api';
 import { answered, api, usePlans } from '../../api';
-import { Select } from '../../ui';
+import { Select, Sentence } from '../../ui';
 import { fixed, frequencyText, plain } from '../../units';
 import { BENCH_CAUTIONS, benchFindingText, benchSentences, capital } from '../../words';
 import { OutcomeMark } from './OutcomeMark';
@@ -42,7 +42,9 @@ export function Outcome({ notes, analysis, types, stored, isStale, children }: P
         {verdict}
       </p>
       {rest.map((sentence) => (
-        <p key={sentence}>{sentence}</p>
+        <p key={sentence}>
+          <Sentence text={sentence} />
+        </p>
       ))}
       {analysis && analysis.findings.length > 0 && (
         <ul className="flex flex-col gap-1.5 border-l-[3px] border-blue pl-2.5">

@@ -8,6 +8,7 @@ import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { byUrgency, counted, isFound } from './locker';
 import type { Asked } from './locker';
+import { GoneBar } from './GoneBar';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
 import { NewPiece } from './NewPiece';
@@ -39,6 +40,7 @@ export function LockerPage() {
     search,
     standing: STANDINGS.find((s) => s === params.get('standing')) ?? null,
   };
+  const gone = params.get('gone');
   const found = pieces.filter((p) => isFound(p, asked));
   const longestM = Math.max(1, ...pieces.map((p) => p.lengthM));
   const those = (): Piece[] => {
@@ -111,6 +113,7 @@ export function LockerPage() {
             </div>
           )}
           <MovedBar moving={moving} />
+          {gone && <GoneBar id={gone} onDone={() => put({ gone: null })} />}
           {params.get('new') === 'piece' && (
             <NewPiece
               onClose={() => put({ new: null })}

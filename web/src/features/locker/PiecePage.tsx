@@ -14,7 +14,7 @@ import {
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { Term } from '../../ui';
+import { Sentence, Term } from '../../ui';
 import { fixed, frequencyText, lengthText, plain } from '../../units';
 import {
   capital,
@@ -107,7 +107,7 @@ function Sheet({ life }: { life: PieceLife }) {
             ))}
             {measured && <Likeness testId={measured.testId} cableKey={summary.cableKey} />}
             <p className="text-soft">
-              {trendSentence(summary)}
+              <Sentence text={trendSentence(summary)} />
               {summary.testAgainOn !== null &&
                 summary.testAgainOn > today() &&
                 ` ${capital(testAgainText(summary) ?? '')}.`}

@@ -5,7 +5,8 @@ import { Choice } from '../../ui';
 import { words } from '../../words';
 import type { Command } from './commands';
 import type { Plan, Preference } from './model';
-import { preferenceOf } from './model';
+import { bandName, bandsOf, preferenceOf } from './model';
+import { saveLedger } from './views/exports';
 
 const PREFERENCES = (
   ['LEAST_COST', 'LEAST_LOSS', 'BEST_VALUE', 'LIGHTEST', 'MOST_MARGIN'] as const
@@ -89,6 +90,14 @@ export function LedgerBar({
         </button>
         <button type="button" className="quiet" onClick={onMix}>
           try a mix
+        </button>
+        <button
+          type="button"
+          className="quiet"
+          disabled={rows.length === 0}
+          onClick={() => saveLedger(`${plan.name}, ledger`, rows, bandsOf(plan).map(bandName))}
+        >
+          CSV
         </button>
         <button type="button" className="quiet" onClick={onAddOwn}>
           add a figure of my own

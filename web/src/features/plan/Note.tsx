@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from '../../api';
+import { Sentence } from '../../ui';
 import { usePreferences } from '../../app/preferences';
 import { fractionLeft, levelText, shownReading, tied } from '../../units';
 import {
@@ -97,13 +98,15 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
     <>
       {assessment && (
         <p>
-          {tied(
-            [
-              whereItGoes(assessment, radioW === null),
-              swrAtBothEnds(assessment),
-              angleRange(assessment),
-            ].join(' '),
-          )}
+          <Sentence
+            text={tied(
+              [
+                whereItGoes(assessment, radioW === null),
+                swrAtBothEnds(assessment),
+                angleRange(assessment),
+              ].join(' '),
+            )}
+          />
         </p>
       )}
       <Findings {...props} />

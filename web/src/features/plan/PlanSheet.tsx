@@ -275,6 +275,7 @@ export function PlanSheet({
             {view === 'line' && <LineView {...drawing} />}
             {view === 'paper' && (
               <PaperView
+                planId={stored.id}
                 plan={plan}
                 version={editing.version}
                 catalogue={catalogue}

@@ -8,6 +8,7 @@ import { useShortcuts } from '../../app/useShortcuts';
 import { Choice } from '../../ui';
 import { PRESETS } from '../plan';
 import type { Use } from '../plan';
+import { FilePanel } from './FilePanel';
 import { PlanLine } from './PlanLine';
 import { usePlanActions } from './usePlanActions';
 
@@ -28,6 +29,7 @@ export function PlansPage() {
   const [deleted, setDeleted] = useState<PlanSummary | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const [isAsking, setAsking] = useState(false);
+  const [isReading, setReading] = useState(false);
   const create = actions.create.mutate;
 
   useShortcuts(
@@ -56,6 +58,17 @@ export function PlansPage() {
             <Choice label="order" value={order} options={ORDERS} onChange={setOrder} />
             <button
               type="button"
+              className="quiet"
+              aria-expanded={isReading}
+              onClick={() => setReading(!isReading)}
+            >
+              from a file
+            </button>
+            <a className="quiet" href="/api/transfers/workspace" download>
+              everything to a file
+            </a>
+            <button
+              type="button"
               className="action ml-auto"
               aria-expanded={isAsking}
               onClick={() => setAsking(!isAsking)}
@@ -63,6 +76,7 @@ export function PlansPage() {
               New plan
             </button>
           </div>
+          {isReading && <FilePanel onClose={() => setReading(false)} />}
           {isAsking && <Uses isBusy={actions.create.isPending} onUse={create} />}
           {failed && (
             <p role="alert" className="text-fail">

@@ -1,3 +1,4 @@
+import type { RefObject } from 'react';
 import type { CableType, Connector, Decision } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import {
@@ -32,11 +33,12 @@ interface Props {
   decisions: readonly Decision[];
   sheet: RunSheet;
   format: 'a4' | 'letter';
+  drawing: RefObject<HTMLDivElement | null>;
 }
 
 /** What it is, and what is needed for it. */
 export function FirstPage(props: Props) {
-  const { plan, version, catalogue, connectors, focus, sheet, format } = props;
+  const { plan, version, catalogue, connectors, focus, sheet, format, drawing } = props;
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const band = bands[focus];
@@ -63,19 +65,21 @@ export function FirstPage(props: Props) {
             .join('; ')}`}
         .
       </p>
-      {assessment && (
-        <RunDrawing
-          run={run}
-          assessment={assessment}
-          radioW={radioW}
-          nameOf={(e) =>
-            elementName(e, { catalogue, connectors, cableName: sheet.name, isPresent: false })
-          }
-          lengths={lengths}
-          reading={shown}
-          bandName={bandName(band)}
-        />
-      )}
+      <div ref={drawing}>
+        {assessment && (
+          <RunDrawing
+            run={run}
+            assessment={assessment}
+            radioW={radioW}
+            nameOf={(e) =>
+              elementName(e, { catalogue, connectors, cableName: sheet.name, isPresent: false })
+            }
+            lengths={lengths}
+            reading={shown}
+            bandName={bandName(band)}
+          />
+        )}
+      </div>
       <p className="text-[11px]">Drawn on {bandName(band)}; white is power, hatched became heat.</p>
       <h2>Figures</h2>
       <table>

@@ -8,6 +8,7 @@ import type { Fitting } from '../../../words';
 import type { Command } from '../commands';
 import type { Plan } from '../model';
 import { powerOn, bandsOf, runOf } from '../model';
+import { SaveDrawing } from '../views/SaveDrawing';
 import { Checklist } from './Checklist';
 import { FirstPage } from './FirstPage';
 import { savePdf } from './pdf';
@@ -22,6 +23,7 @@ const ALLOWANCES = [
 ] as const;
 
 interface Props {
+  planId: string;
   plan: Plan;
   version: number;
   catalogue: CableType[];
@@ -44,6 +46,7 @@ export function PaperView(props: Props) {
   });
   const [saving, setSaving] = useState<'no' | 'saving' | 'failed'>('no');
   const pages = useRef<HTMLDivElement>(null);
+  const drawing = useRef<HTMLDivElement>(null);
   const answer = useRunSheet(plan, catalogue, rowId, allowances);
   const sheet = answer.data;
   const done = new Set(plan.document.done ?? []);
@@ -82,6 +85,13 @@ export function PaperView(props: Props) {
         >
           {saving === 'saving' ? 'writing the PDF …' : 'PDF file'}
         </button>
+        <a className="quiet" href={`/api/transfers/plans/${props.planId}`} download>
+          plan as a file
+        </a>
+        <span className="inline-flex items-baseline gap-2">
+          <span className="text-soft">drawing:</span>
+          <SaveDrawing name={plan.name} drawn={drawing} />
+        </span>
         <Toggle
           label="paper"
           value={format}
@@ -121,7 +131,7 @@ export function PaperView(props: Props) {
           ref={pages}
           className="flex flex-col items-start gap-4 overflow-x-auto p-4 print:block print:p-0 max-[899px]:order-2"
         >
-          <FirstPage {...props} sheet={sheet} format={format} />
+          <FirstPage {...props} sheet={sheet} format={format} drawing={drawing} />
           <SecondPage
             {...props}
             sheet={sheet}

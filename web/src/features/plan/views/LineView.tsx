@@ -1,8 +1,10 @@
+import { useRef } from 'react';
 import { usePreferences } from '../../../app/preferences';
 import { Plot } from '../../../ui';
 import type { PlotCurve, PlotLimit } from '../../../ui';
 import { FEET_PER_METRE, plain, significant } from '../../../units';
 import { tightestSentence } from '../../../words';
+import { SaveDrawing } from './SaveDrawing';
 import type { Plan } from '../model';
 import { bandName, bandsOf, powerOn, runOf } from '../model';
 import { elementName } from '../run/elements';
@@ -21,6 +23,7 @@ export function LineView({
   ...named
 }: Named & { plan: Plan; focus: number; profile: Profile | undefined }) {
   const { lengths } = usePreferences();
+  const drawn = useRef<HTMLDivElement>(null);
   const band = bandsOf(plan)[focus];
   if (powerOn(plan, band) === null) {
     return (
@@ -70,11 +73,15 @@ export function LineView({
   return (
     <div
       className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+      ref={drawn}
       data-testid="line-view"
       role="region"
       aria-label="along the line"
       tabIndex={0}
     >
+      <p className="text-right">
+        <SaveDrawing name={`${plan.name}, line`} drawn={drawn} asSvg={false} />
+      </p>
       <p className="pb-1">
         {tightest
           ? tightestSentence(tightest, name(tightest.element), bandName(band), lengths)

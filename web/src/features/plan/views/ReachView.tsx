@@ -1,11 +1,12 @@
 import { scaleLinear } from '@visx/scale';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import type { CableType, Row } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { followPointer, useWidth, VerdictMark } from '../../../ui';
 import { lengthText } from '../../../units';
 import type { Command } from '../commands';
+import { SaveDrawing } from './SaveDrawing';
 import type { Plan } from '../model';
 import {
   bandName,
@@ -37,6 +38,7 @@ export function ReachView({
   onCommand: (command: Command) => void;
 }) {
   const { lengths, settings } = usePreferences();
+  const drawn = useRef<HTMLDivElement>(null);
   const [box, width] = useWidth<HTMLDivElement>();
   const request = useMemo(
     () => ({ ...comparisonOf(plan, catalogue, settings.tolerances, []), reach: true }),
@@ -80,11 +82,15 @@ export function ReachView({
   return (
     <div
       className="min-h-0 flex-1 overflow-y-auto px-4 py-2"
+      ref={drawn}
       data-testid="reach-view"
       role="region"
       aria-label="how far each cable would go"
       tabIndex={0}
     >
+      <p className="text-right">
+        <SaveDrawing name={`${plan.name}, reach`} drawn={drawn} asSvg={false} />
+      </p>
       <p className="pb-2">
         How far each would go before what is asked fails (ratings are judged at the length as it
         is): the thick bar in all, the thin one on {bandName(bands[focus])} alone.

@@ -16,7 +16,8 @@ import {
 } from '../../../units';
 import type { Plan } from '../model';
 import { bandName, bandsOf, candidateLengthM, comparisonOf, powerOn } from '../model';
-import { saveCsv, saveSvg } from './exports';
+import { saveCsv } from './exports';
+import { SaveDrawing } from './SaveDrawing';
 
 type Point = Schemas['CurvePointResponse'];
 type Over = 'frequency' | 'length';
@@ -171,14 +172,11 @@ export function SweepView(props: Props) {
           >
             save as CSV
           </button>
-          <button
-            type="button"
-            className="quiet"
+          <SaveDrawing
+            name={plan.name}
+            drawn={drawing}
             disabled={curves.length === 0 || answer.isPlaceholderData}
-            onClick={() => saveSvg(plan.name, drawing.current?.querySelector('svg') ?? null)}
-          >
-            save as SVG
-          </button>
+          />
         </span>
       </div>
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 py-1">

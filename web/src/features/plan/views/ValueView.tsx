@@ -1,12 +1,13 @@
 import { AxisBottom, AxisLeft } from '@visx/axis';
 import { scaleLinear } from '@visx/scale';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import type { CableType, Ladder } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { QuantityField, useWidth } from '../../../ui';
 import { fixed, moneyFigure, plain } from '../../../units';
 import { kneeSentence } from '../../../words';
+import { SaveDrawing } from './SaveDrawing';
 import type { Plan } from '../model';
 import { bandName, bandsOf, comparisonOf } from '../model';
 
@@ -35,6 +36,7 @@ export function ValueView({
   onSelect: (rowId: string) => void;
 }) {
   const { settings, change } = usePreferences();
+  const drawn = useRef<HTMLDivElement>(null);
   const worthPerDb = settings.cableWorthPerDb;
   const request = useMemo(
     () => ({
@@ -71,11 +73,15 @@ export function ValueView({
   return (
     <div
       className={`min-h-0 flex-1 overflow-y-auto px-4 py-2 ${answer.isPlaceholderData ? 'opacity-45' : ''}`}
+      ref={drawn}
       data-testid="value-view"
       role="region"
       aria-label="cost against loss"
       tabIndex={0}
     >
+      <p className="text-right">
+        <SaveDrawing name={`${plan.name}, value`} drawn={drawn} asSvg={true} />
+      </p>
       <p className="flex flex-wrap items-baseline gap-x-1 pb-1">
         <span>{kneeSentence(ladder, worthPerDb, band)}</span>
         <span className="ml-2 inline-flex items-baseline gap-1 text-soft">

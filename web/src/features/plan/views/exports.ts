@@ -1,4 +1,4 @@
-import type { Schemas } from '../../../api';
+import type { Row, Schemas } from '../../../api';
 
 /** Curves as CSV (RFC 4180): a column for what they go over, then four for every row. */
 export function csvOf(over: 'frequency' | 'length', sweep: Schemas['SweepResponse']): string {
@@ -44,20 +44,70 @@ export function saveCsv(
 
 /** A drawing as a file of its own, with its colours written out. */
 export function saveSvg(name: string, svg: SVGSVGElement | null): void {
-  if (!svg) return;
+  if (svg) save(`${name}.svg`, 'image/svg+xml', svgText(svg));
+}
+
+function svgText(svg: SVGSVGElement): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   const style = getComputedStyle(document.documentElement);
-  const text = new XMLSerializer()
+  return new XMLSerializer()
     .serializeToString(copy)
     .replace(/var\((--[a-z-]+)\)/g, (_, variable: string) =>
       style.getPropertyValue(variable).trim(),
     );
-  save(`${name}.svg`, 'image/svg+xml', text);
 }
 
-function save(fileName: string, type: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
+/** Dots of a picture for each pixel of the screen: sharp enough for print. */
+const DOTS_PER_PIXEL = 3;
+
+/** What is on screen as a picture; what draws it is fetched when it is first asked for. */
+export async function savePng(name: string, drawn: HTMLElement | null): Promise<void> {
+  if (!drawn) return;
+  const { toBlob } = await import('html-to-image');
+  const paper = getComputedStyle(document.documentElement).getPropertyValue('--paper').trim();
+  const picture = await toBlob(drawn, { pixelRatio: DOTS_PER_PIXEL, backgroundColor: paper });
+  if (picture) save(`${name}.png`, 'image/png', picture);
+}
+
+/** The ledger as CSV (RFC 4180), a record a row, in base units. */
+export function ledgerCsv(rows: readonly Row[], bands: readonly string[]): string {
+  const head = [
+    'cable',
+    'verdict',
+    'cost',
+    'currency',
+    'mass_kg',
+    ...bands.flatMap((b) => [`${b} total_loss_db`, `${b} power_at_antenna_w`, `${b} verdict`]),
+    'first_reason',
+  ];
+  const lines = rows.map((r) => [
+    guarded(r.name),
+    r.verdict,
+    r.cost ? `${r.cost.amount}` : '',
+    r.cost?.currency ?? '',
+    r.mass ? `${r.mass.totalKg}` : '',
+    ...r.cells.flatMap((c) => [
+      c.totalLossDb === null ? '' : `${c.totalLossDb}`,
+      c.powerAtAntennaW === null ? '' : `${c.powerAtAntennaW}`,
+      c.verdict,
+    ]),
+    r.reasons[0]?.text ?? '',
+  ]);
+  return [head, ...lines].map((cells) => cells.map(quoted).join(',')).join('\r\n') + '\r\n';
+}
+
+/** A text that no spreadsheet takes for a formula. */
+function guarded(text: string): string {
+  return /^['=+\-@\t\r]/.test(text) ? `'${text}` : text;
+}
+
+export function saveLedger(name: string, rows: readonly Row[], bands: readonly string[]): void {
+  save(`${name}.csv`, 'text/csv;charset=utf-8', ledgerCsv(rows, bands));
+}
+
+function save(fileName: string, type: string, content: string | Blob): void {
+  const address = URL.createObjectURL(new Blob([content], { type }));
   const link = document.createElement('a');
   link.href = address;
   link.download = fileName.replace(/[\\/:*?"<>|]/g, '-');

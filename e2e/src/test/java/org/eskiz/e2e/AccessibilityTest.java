@@ -34,6 +34,8 @@ class AccessibilityTest {
             "/locker/kits",
             "/locker/cuts",
             "/locker/labels",
+            "/guide",
+            "/plans/5ca77a00-0003-4000-8000-000000000003?view=paper",
             PlanSheetPage.GALLERY + "&own=new",
             PlanSheetPage.GALLERY + "&view=reach",
             PlanSheetPage.GALLERY + "&view=value&mix=open",
@@ -48,7 +50,7 @@ class AccessibilityTest {
         for (int width : new int[] {1280, 1920, 390}) {
             page.setViewportSize(width, 844);
             page.locator(
-                            "[data-row], [data-piece], [aria-label^='rename'], [role=radio], [aria-label='what is needed'], [aria-label='labels'] li, [role=table], table, [role=img]")
+                            "[data-row], [data-piece], [aria-label^='rename'], [role=radio], [aria-label='what is needed'], [aria-label='labels'] li, [aria-label='Glossary'], [data-page], [role=table], table, [role=img]")
                     .first()
                     .waitFor();
             page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));

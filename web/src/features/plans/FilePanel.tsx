@@ -1,0 +1,193 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api';
+import { answered, api } from '../../api';
+import { Select } from '../../ui';
+import { capital } from '../../words';
+
+type Part = Schemas['PartResponse'];
+type Take = Part['offered'][number];
+
+const KINDS: Record<Part['kind'], string> = {
+  CABLE_TYPE: 'cable type',
+  CONNECTOR: 'connector',
+  PIECE: 'piece',
+  KIT: 'kit',
+  TEST: 'test',
+  PLAN: 'plan',
+  SETTINGS: 'settings',
+};
+
+const TAKES: Record<Take, string> = {
+  MINE: 'keep mine',
+  THEIRS: 'take the file’s',
+  BOTH: 'have both',
+};
+
+/** As much as the server reads. */
+const MOST_BYTES = 15_500_000;
+
+const idOf = (part: Part) => `${part.kind} ${part.id}`;
+
+/** A file that came from elsewhere: what it brings is shown first, what clashes is asked, and it is taken whole or not at all. */
+export function FilePanel({ onClose }: { onClose: () => void }) {
+  const queries = useQueryClient();
+  const [choices, setChoices] = useState<ReadonlyMap<string, Take>>(new Map());
+  const preview = useMutation({
+    mutationFn: async (file: File) => {
+      if (file.size > MOST_BYTES) {
+        throw new Error(`${file.name} is larger than 15 MB, and cannot be read here`);
+      }
+      const text = await file.text();
+      return {
+        fileName: file.name,
+        text,
+        answer: await answered(api.POST('/api/transfers/previews', { body: { text } })),
+      };
+    },
+    onSuccess: () => {
+      setChoices(new Map());
+      take.reset();
+    },
+  });
+  const take = useMutation({
+    mutationFn: (body: Schemas['TransferRequest']) =>
+      answered(api.POST('/api/transfers', { body })),
+    onSuccess: () => void queries.invalidateQueries(),
+  });
+  const parts = preview.data?.answer.parts ?? [];
+  const clashes = parts.filter((p) => p.state === 'CLASH');
+  const fresh = parts.filter((p) => p.state === 'NEW');
+  const same = parts.filter((p) => p.state === 'SAME');
+  const isDecided = clashes.every((c) => choices.has(idOf(c)));
+  const failed = preview.error ?? take.error;
+
+  function choose(part: Part, chosen: Take) {
+    setChoices((before) => new Map(before).set(idOf(part), chosen));
+  }
+
+  return (
+    <section
+      aria-label="a file from elsewhere"
+      className="flex flex-col gap-3 border-y border-hairline bg-raised px-4 py-3"
+    >
+      <span className="flex flex-wrap items-baseline gap-x-4">
+        <label className="flex flex-wrap items-baseline gap-x-3">
+          <span className="font-semibold">A plan or a workspace from a file</span>
+          <input
+            type="file"
+            accept=".json,application/json"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file) preview.mutate(file);
+            }}
+          />
+        </label>
+        <button type="button" className="quiet ml-auto" onClick={onClose}>
+          close
+        </button>
+      </span>
+      {preview.isPending && <p role="status">reading …</p>}
+      {failed && (
+        <p role="alert" className="text-fail">
+          {capital(failed.message)}.
+        </p>
+      )}
+      {take.data ? (
+        <p role="status">
+          {preview.data?.fileName} was taken.{' '}
+          {take.data.parts
+            .filter((p) => p.kind === 'PLAN' && p.state === 'NEW')
+            .map((p) => (
+              <Link key={p.id} className="quiet mr-3 underline" to={`/plans/${p.id}`}>
+                {p.name}
+              </Link>
+            ))}
+        </p>
+      ) : (
+        preview.data && (
+          <>
+            <p>
+              {fresh.length} new, {same.length} here already, {clashes.length}{' '}
+              {clashes.length === 1 ? 'clashes' : 'clash'}
+              {preview.data.answer.sweeps > 0 && `; ${preview.data.answer.sweeps} sweeps with them`}
+              .
+            </p>
+            {clashes.length > 0 && (
+              <ul aria-label="what clashes" className="flex flex-col gap-1">
+                {clashes.map((c) => (
+                  <li key={idOf(c)} className="flex flex-wrap items-baseline gap-x-3">
+                    <span className="text-soft">{KINDS[c.kind]}</span>
+                    <span className="font-semibold">{c.name}</span>
+                    <span className="text-soft">says something else here:</span>
+                    <Select
+                      label={`what becomes of ${c.name}`}
+                      value={choices.get(idOf(c)) ?? ''}
+                      options={c.offered.map((t) => ({ value: t as string, text: TAKES[t] }))}
+                      onChange={(t) => choose(c, t as Take)}
+                    />
+                  </li>
+                ))}
+                {clashes.length > 1 && (
+                  <li className="flex gap-4">
+                    {(['MINE', 'THEIRS', 'BOTH'] as const).map((t) => (
+                      <button
+                        key={t}
+                        type="button"
+                        className="quiet"
+                        onClick={() =>
+                          setChoices(
+                            new Map(
+                              clashes.map((c) => [
+                                idOf(c),
+                                c.offered.includes(t) ? t : (choices.get(idOf(c)) ?? 'MINE'),
+                              ]),
+                            ),
+                          )
+                        }
+                      >
+                        {TAKES[t]}, for all of them
+                      </button>
+                    ))}
+                  </li>
+                )}
+              </ul>
+            )}
+            {fresh.length > 0 && (
+              <details>
+                <summary>what is new</summary>
+                <ul className="max-h-60 overflow-y-auto text-[13px]">
+                  {fresh.map((p) => (
+                    <li key={idOf(p)}>
+                      <span className="text-soft">{KINDS[p.kind]}</span> {p.name}
+                    </li>
+                  ))}
+                </ul>
+              </details>
+            )}
+            <span>
+              <button
+                type="button"
+                className="action"
+                disabled={!isDecided || take.isPending || fresh.length + clashes.length === 0}
+                onClick={() =>
+                  take.mutate({
+                    text: preview.data.text,
+                    choices: clashes.map((c) => ({
+                      kind: c.kind,
+                      id: c.id,
+                      take: choices.get(idOf(c)) ?? 'MINE',
+                    })),
+                  })
+                }
+              >
+                {take.isPending ? 'taking it …' : 'Take it'}
+              </button>
+            </span>
+          </>
+        )
+      )}
+    </section>
+  );
+}
