@@ -16,3 +16,5 @@ export * from './useSettled';
 export * from './Term';
 export * from './Toggle';
 export * from './Sentence';
+export * from './SaveDrawing';
+export * from './saving';

@@ -160,11 +160,11 @@ export function cautionsOf({
     ...(sends
       ? [
           `${near ?? 'Keep people away from the antenna while sending.'} What counts is your licence and the rules where you are.`,
-          `Touch neither line nor connector while keyed${voltage ? `: up to ${voltage}` : ''}. Never key without a load.`,
+          `Touch neither line nor connector while keyed${voltage ? `: up to ${voltage}` : ''}. Never key without a load; if in doubt, ask somebody who knows high voltage.`,
         ]
       : []),
     'Lightning: no work when it is near. Bonding and earthing are by local code, and for a qualified person.',
     'Mast, roof and ladder: never alone, and nothing that could fall or swing onto a power line. If in doubt, let somebody qualified do it.',
-    'Digging: ask first what lies in the ground.',
+    'Digging: ask those responsible first what lies in the ground, and dig as local rules say.',
   ];
 }

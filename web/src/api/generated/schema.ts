@@ -2642,6 +2642,8 @@ export interface components {
         };
         PieceInFile: {
             changes?: components["schemas"]["ChangeInFile"][];
+            /** Format: date-time */
+            enteredAt?: string;
             outings?: components["schemas"]["OutingInFile"][];
             piece: components["schemas"]["PieceRequest"];
             /** Format: date */

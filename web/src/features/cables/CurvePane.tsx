@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { CableCurves, CableType } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { Plot, QuantityField, Toggle } from '../../ui';
+import { Plot, QuantityField, SaveDrawing, Toggle } from '../../ui';
 import {
   fixed,
   fractionLeft,
@@ -35,6 +35,7 @@ export function CurvePane({
   order: readonly string[];
 }) {
   const { settings, lengths } = usePreferences();
+  const drawn = useRef<HTMLDivElement>(null);
   const [figure, setFigure] = useState<Figure>('attenuationDbPer100m');
   const [isLog, setLog] = useState(true);
   const [reading, setReading] = useState({ frequencyMHz: 145, lengthM: 30, powerW: 100 });
@@ -88,26 +89,29 @@ export function CurvePane({
           onChange={(v) => setLog(v === 'log')}
         />
       </div>
-      <Plot
-        label={isLoss ? 'attenuation over frequency' : 'average power over frequency'}
-        xLabel="MHz"
-        yLabel={isLoss ? 'dB per 100 m' : 'W'}
-        height={250}
-        isLog={isLog}
-        isLogY={isLog}
-        fromZero={!isLog}
-        marks={marks}
-        say={significant}
-        sayX={(v) => plain(Number(v.toPrecision(3)), 1)}
-        curves={[
-          ...(curves?.curves ?? []).map((c) => ({
-            id: c.key,
-            label: nameOf(c.key),
-            points: c.points.map((p, i) => ({ x: frequencies[i] ?? 0, y: p[figure] ?? NaN })),
-          })),
-          ...floor,
-        ]}
-      />
+      <div ref={drawn}>
+        <Plot
+          label={isLoss ? 'attenuation over frequency' : 'average power over frequency'}
+          xLabel="MHz"
+          yLabel={isLoss ? 'dB per 100 m' : 'W'}
+          height={250}
+          isLog={isLog}
+          isLogY={isLog}
+          fromZero={!isLog}
+          marks={marks}
+          say={significant}
+          sayX={(v) => plain(Number(v.toPrecision(3)), 1)}
+          curves={[
+            ...(curves?.curves ?? []).map((c) => ({
+              id: c.key,
+              label: nameOf(c.key),
+              points: c.points.map((p, i) => ({ x: frequencies[i] ?? 0, y: p[figure] ?? NaN })),
+            })),
+            ...floor,
+          ]}
+        />
+      </div>
+      <SaveDrawing name={isLoss ? 'attenuation' : 'average power'} drawn={drawn} />
       <div className="flex flex-wrap items-baseline gap-x-3 pt-2">
         <span className="text-soft">at</span>
         <QuantityField

@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { PieceLife, PieceSaid } from '../../api';
 import {
@@ -14,7 +14,7 @@ import {
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { Sentence, Term } from '../../ui';
+import { SaveDrawing, Sentence, Term } from '../../ui';
 import { fixed, frequencyText, lengthText, plain } from '../../units';
 import {
   capital,
@@ -83,6 +83,7 @@ function Sheet({ life }: { life: PieceLife }) {
   const nameOf = (key: string) => connectors.find((c) => c.key === key)?.name ?? key;
   const moving = useMoving();
   const [editing, setEditing] = useState(false);
+  const drawn = useRef<HTMLDivElement>(null);
   useShortcuts({
     o: () => moving.go('TOOK_OUT', [summary]),
     p: () => moving.go('PUT_AWAY', [summary]),
@@ -114,9 +115,12 @@ function Sheet({ life }: { life: PieceLife }) {
             </p>
           </div>
           <MovedBar moving={moving} />
-          <div className="px-2 py-2">
+          <div ref={drawn} className="px-2 py-2">
             <LifeLine piece={summary} events={events} today={today()} />
           </div>
+          <p className="px-4 text-[12px]">
+            <SaveDrawing name={`${summary.label}, life`} drawn={drawn} />
+          </p>
           <ol aria-label="what happened to it" className="px-4 pb-4 text-[13px]">
             {events.toReversed().map((e, i) => (
               <li

@@ -34,7 +34,8 @@ const ASSESSED = (key: keyof Assessment) => (plan: Plan, from: Plan) => ({
 });
 
 const ASKED =
-  (key: 'requirements' | 'candidates' | 'preference' | 'purchase') => (plan: Plan, from: Plan) => ({
+  (key: 'requirements' | 'candidates' | 'preference' | 'purchase' | 'done') =>
+  (plan: Plan, from: Plan) => ({
     ...plan,
     document: { ...plan.document, [key]: from.document[key] },
   });
@@ -113,6 +114,12 @@ export const PIECES: readonly Piece[] = [
     label: 'order of the rows',
     tell: (plan) => words.preference[preferenceOf(plan)],
     take: ASKED('preference'),
+  },
+  {
+    key: 'done',
+    label: 'steps ticked',
+    tell: (plan) => `${plan.document.done?.length ?? 0}`,
+    take: ASKED('done'),
   },
 ];
 

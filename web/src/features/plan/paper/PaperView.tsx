@@ -1,14 +1,13 @@
 import { useRef, useState } from 'react';
 import type { CableType, Connector, Decision } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { QuantityField, Toggle } from '../../../ui';
+import { QuantityField, Toggle, SaveDrawing } from '../../../ui';
 import { lengthFigure, lengthText, plain } from '../../../units';
 import { capital, stepsOf } from '../../../words';
 import type { Fitting } from '../../../words';
 import type { Command } from '../commands';
 import type { Plan } from '../model';
 import { powerOn, bandsOf, runOf } from '../model';
-import { SaveDrawing } from '../views/SaveDrawing';
 import { Checklist } from './Checklist';
 import { FirstPage } from './FirstPage';
 import { savePdf } from './pdf';

@@ -1,10 +1,9 @@
 import { useRef } from 'react';
 import { usePreferences } from '../../../app/preferences';
-import { Plot } from '../../../ui';
+import { Plot, SaveDrawing } from '../../../ui';
 import type { PlotCurve, PlotLimit } from '../../../ui';
 import { FEET_PER_METRE, plain, significant } from '../../../units';
 import { tightestSentence } from '../../../words';
-import { SaveDrawing } from './SaveDrawing';
 import type { Plan } from '../model';
 import { bandName, bandsOf, powerOn, runOf } from '../model';
 import { elementName } from '../run/elements';

@@ -3,10 +3,9 @@ import { useMemo, useRef } from 'react';
 import type { CableType, Row } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { followPointer, useWidth, VerdictMark } from '../../../ui';
+import { followPointer, useWidth, VerdictMark, SaveDrawing } from '../../../ui';
 import { lengthText } from '../../../units';
 import type { Command } from '../commands';
-import { SaveDrawing } from './SaveDrawing';
 import type { Plan } from '../model';
 import {
   bandName,

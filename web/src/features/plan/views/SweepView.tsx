@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import type { CableType, Ledger, Schemas } from '../../../api';
 import { answered, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { Choice, Plot, QuantityField, Select } from '../../../ui';
+import { Choice, Plot, QuantityField, Select, SaveDrawing } from '../../../ui';
 import {
   FEET_PER_METRE,
   amountOf,
@@ -17,7 +17,6 @@ import {
 import type { Plan } from '../model';
 import { bandName, bandsOf, candidateLengthM, comparisonOf, powerOn } from '../model';
 import { saveCsv } from './exports';
-import { SaveDrawing } from './SaveDrawing';
 
 type Point = Schemas['CurvePointResponse'];
 type Over = 'frequency' | 'length';

@@ -4,10 +4,9 @@ import { useMemo, useRef } from 'react';
 import type { CableType, Ladder } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { QuantityField, useWidth } from '../../../ui';
+import { QuantityField, useWidth, SaveDrawing } from '../../../ui';
 import { fixed, moneyFigure, plain } from '../../../units';
 import { kneeSentence } from '../../../words';
-import { SaveDrawing } from './SaveDrawing';
 import type { Plan } from '../model';
 import { bandName, bandsOf, comparisonOf } from '../model';
 

@@ -1,4 +1,5 @@
 import type { Row, Schemas } from '../../../api';
+import { saveFile } from '../../../ui';
 
 /** Curves as CSV (RFC 4180): a column for what they go over, then four for every row. */
 export function csvOf(over: 'frequency' | 'length', sweep: Schemas['SweepResponse']): string {
@@ -39,35 +40,7 @@ export function saveCsv(
   over: 'frequency' | 'length',
   sweep: Schemas['SweepResponse'],
 ): void {
-  save(`${name} over ${over}.csv`, 'text/csv;charset=utf-8', csvOf(over, sweep));
-}
-
-/** A drawing as a file of its own, with its colours written out. */
-export function saveSvg(name: string, svg: SVGSVGElement | null): void {
-  if (svg) save(`${name}.svg`, 'image/svg+xml', svgText(svg));
-}
-
-function svgText(svg: SVGSVGElement): string {
-  const copy = svg.cloneNode(true) as SVGSVGElement;
-  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-  const style = getComputedStyle(document.documentElement);
-  return new XMLSerializer()
-    .serializeToString(copy)
-    .replace(/var\((--[a-z-]+)\)/g, (_, variable: string) =>
-      style.getPropertyValue(variable).trim(),
-    );
-}
-
-/** Dots of a picture for each pixel of the screen: sharp enough for print. */
-const DOTS_PER_PIXEL = 3;
-
-/** What is on screen as a picture; what draws it is fetched when it is first asked for. */
-export async function savePng(name: string, drawn: HTMLElement | null): Promise<void> {
-  if (!drawn) return;
-  const { toBlob } = await import('html-to-image');
-  const paper = getComputedStyle(document.documentElement).getPropertyValue('--paper').trim();
-  const picture = await toBlob(drawn, { pixelRatio: DOTS_PER_PIXEL, backgroundColor: paper });
-  if (picture) save(`${name}.png`, 'image/png', picture);
+  saveFile(`${name} over ${over}.csv`, 'text/csv;charset=utf-8', csvOf(over, sweep));
 }
 
 /** The ledger as CSV (RFC 4180), a record a row, in base units. */
@@ -103,14 +76,5 @@ function guarded(text: string): string {
 }
 
 export function saveLedger(name: string, rows: readonly Row[], bands: readonly string[]): void {
-  save(`${name}.csv`, 'text/csv;charset=utf-8', ledgerCsv(rows, bands));
-}
-
-function save(fileName: string, type: string, content: string | Blob): void {
-  const address = URL.createObjectURL(new Blob([content], { type }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = fileName.replace(/[\\/:*?"<>|]/g, '-');
-  link.click();
-  URL.revokeObjectURL(address);
+  saveFile(`${name}.csv`, 'text/csv;charset=utf-8', ledgerCsv(rows, bands));
 }

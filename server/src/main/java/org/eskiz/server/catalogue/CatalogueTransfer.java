@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -113,16 +114,18 @@ public class CatalogueTransfer {
                 .toList();
     }
 
-    /** Keys of own types that are not offered any more. */
+    /** Keys of own types and connectors that are not offered any more. */
     @Transactional(readOnly = true)
     public List<String> retired() {
         Catalogue catalogue = catalogues.current();
-        return catalogue.cableTypes().stream()
+        Stream<String> types = catalogue.cableTypes().stream()
                 .filter(t -> !t.builtIn())
                 .map(CableType::key)
-                .filter(catalogue::isRetired)
-                .sorted()
-                .toList();
+                .filter(catalogue::isRetired);
+        Stream<String> connectors = catalogue.connectors().stream()
+                .filter(c -> !c.builtIn() && c.retired())
+                .map(Connector::key);
+        return Stream.concat(types, connectors).sorted().toList();
     }
 
     @Transactional
@@ -132,6 +135,10 @@ public class CatalogueTransfer {
 
     @Transactional
     public void retire(String key) {
-        ownCables.retire(key, true);
+        if (catalogues.current().connector(key).isPresent()) {
+            ownConnectors.retire(key, true);
+        } else {
+            ownCables.retire(key, true);
+        }
     }
 }

@@ -111,6 +111,7 @@ public class LockerTransfer {
                         p.priceCurrency,
                         p.keptAt,
                         p.note),
+                p.createdAt,
                 p.retiredOn,
                 outings.findByPieceIdOrderByTakenOn(p.id).stream()
                         .map(o -> new PieceInFile.OutingInFile(
@@ -157,6 +158,7 @@ public class LockerTransfer {
                 .findByIdAndOperatorId(piece.piece().id(), operators.current())
                 .orElseThrow();
         entity.retiredOn = piece.retiredOn();
+        entity.createdAt = requireNonNullElse(piece.enteredAt(), entity.createdAt);
         for (PieceInFile.OutingInFile o : requireNonNullElse(piece.outings(), List.<PieceInFile.OutingInFile>of())) {
             List<OutingEntity> known = outings.findByPieceIdOrderByTakenOn(entity.id);
             if (known.stream().noneMatch(k -> k.takenByMovement.equals(o.movementId()))) {

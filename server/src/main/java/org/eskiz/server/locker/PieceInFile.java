@@ -3,6 +3,7 @@ package org.eskiz.server.locker;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -13,12 +14,14 @@ import org.eskiz.server.http.Within;
  * A piece in a file, with its life but for its tests, which stand beside it.
  *
  * @param piece with its id, as it is now
+ * @param enteredAt when it was put into the locker; null for now
  * @param retiredOn null while it is used
  * @param outings the earliest first
  * @param changes in the order in which they were made
  */
 public record PieceInFile(
         @NotNull(message = "must be given") @Valid PieceRequest piece,
+        Instant enteredAt,
         LocalDate retiredOn,
 
         @Size(max = 10_000, message = "must be at most {max} outings")

@@ -202,6 +202,18 @@ class TransferOverHttpTest {
                 good.replace("\"schemaVersion\":1,\"writtenAt\"", "\"schemaVersion\":7,\"writtenAt\""),
                 "comes from a later Eskiz");
         refused(api, "{\"format\": \"other\", \"schemaVersion\": 1}", "its format is not \\\"eskiz\\\"");
+        String twice = "{\"piece\": {\"id\": \"%1$s\", \"label\": \"Twice %1$s\", \"lengthM\": 3}}"
+                .formatted(UUID.randomUUID());
+        assertThat(api.post(
+                                "/api/transfers",
+                                body(
+                                        "{\"format\": \"eskiz\", \"schemaVersion\": 1, \"pieces\": [" + twice + ","
+                                                + twice + "]}",
+                                        "[]"))
+                        .expect(422)
+                        .json()
+                        .toString())
+                .contains("is in the file twice");
         // one impossible plan among good parts: all of them stay out
         UUID piece = UUID.randomUUID();
         String half = """

@@ -1,5 +1,5 @@
 import type { RefObject } from 'react';
-import { savePng, saveSvg } from './exports';
+import { savePng, saveSvg } from './saving';
 
 /** A drawing as SVG or as a picture. */
 export function SaveDrawing({
