@@ -45,19 +45,6 @@ const views = [
   },
   { name: 'cables', path: '/cables?type=foam-10&over=rg-213 rg-58' },
   {
-    name: 'cable-of-my-own',
-    path: '/cables?edit=new',
-    act: async (page) => {
-      await page.getByRole('textbox', { name: 'name', exact: true }).fill('Quay 7');
-      await page.getByLabel('velocity factor').fill('0.84');
-      await page.getByLabel('outer diameter').fill('7.3');
-      await page
-        .getByLabel('rows of its sheet', { exact: true })
-        .fill('MHz; dB\n50; 0,95\n145; 1,65\n433; 2,9\n1296; 5,2\nend of table');
-      await page.getByText('Is this per 100 ft?').waitFor();
-    },
-  },
-  {
     name: 'bench',
     path: '/bench?tests=00000000-0000-4000-8000-0000000b0004 00000000-0000-4000-8000-0000000b0009 00000000-0000-4000-8000-0000000b0007',
     act: (page) => page.getByLabel('losses side by side', { exact: true }).waitFor(),
@@ -91,16 +78,11 @@ const views = [
   },
   { name: 'phone', path: gallery, size: { width: 390, height: 844 } },
   {
-    name: 'pointing-and-reasons',
-    path: gallery,
-    act: async (page) => {
-      await page.getByRole('textbox', { name: 'asked for: watts that arrive' }).fill('26');
-      await page.getByText('26 W on 70 cm').first().waitFor();
-      await page.getByLabel('more about Foam 10', { exact: true }).click();
-      await page.getByRole('button', { name: 'RG-8X', exact: true }).hover();
-      await page.getByTestId('outline').waitFor();
-    },
+    name: 'paper',
+    path: `${wire}?view=paper`,
+    act: (page) => page.getByText('Cut and terminate').first().waitFor(),
   },
+  { name: 'guide', path: '/guide' },
   { name: 'locker', path: '/locker' },
   {
     name: 'piece',

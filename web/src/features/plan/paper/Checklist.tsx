@@ -14,7 +14,10 @@ export function Checklist({
   const all = parts.flatMap((p) => p.steps);
   const ticked = all.filter((s) => done.has(s.id)).length;
   return (
-    <section aria-label="checklist" className="px-4 py-3 print:hidden">
+    <section
+      aria-label="checklist"
+      className="min-w-0 px-4 py-3 max-[899px]:order-first print:hidden"
+    >
       <p role="status" className="mb-1 text-soft">
         {ticked === 0
           ? `${all.length} steps, none ticked.`

@@ -125,10 +125,10 @@ export function PaperView(props: Props) {
           </span>
         )}
       </div>
-      <div className="min-[1200px]:flex">
+      <div className="flex flex-col min-[1200px]:flex-row print:block">
         <div
           ref={pages}
-          className="flex flex-col items-start gap-4 overflow-x-auto p-4 print:block print:p-0 max-[899px]:order-2"
+          className="flex flex-col items-start gap-4 overflow-x-auto p-4 print:block print:p-0 min-[1200px]:shrink-0"
         >
           <FirstPage {...props} sheet={sheet} format={format} drawing={drawing} />
           <SecondPage
