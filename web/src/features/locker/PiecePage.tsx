@@ -28,6 +28,7 @@ import { Changes } from './Changes';
 import { LifeLine } from './LifeLine';
 import { today } from './locker';
 import { MovedBar } from './MovedBar';
+import { PastOuting } from './PastOuting';
 import { PieceFields } from './PieceFields';
 import type { PieceDraft } from './PieceFields';
 import { StandingMark } from './StandingMark';
@@ -230,6 +231,7 @@ function Sheet({ life }: { life: PieceLife }) {
             </>
           )}
           <Changes life={life} />
+          {summary.standing !== 'RETIRED' && <PastOuting life={life} />}
         </aside>
       </main>
     </Shell>

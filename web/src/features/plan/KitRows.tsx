@@ -107,7 +107,7 @@ function KitRow({ plan, focus, wide, roomy, kit, onCommand }: Props & { kit: Fou
       )}
       {wide && <td className={cell} />}
       <td className={`${cell} pr-2`}>
-        <span className="flex items-start gap-1">
+        <span className="flex items-start gap-3">
           <span className={`min-w-0 flex-1 leading-tight ${verdictColour(kit.row.verdict)}`}>
             {rowSummary(kit.row, false, preferenceOf(plan), bands.map(bandName))}
             <span className="block text-[10px] leading-[12px] text-soft">{bestInText(kit)}</span>

@@ -159,6 +159,22 @@ class LockerTest {
         assertThat(page.getByText("In a run it stands with the")).isVisible();
     }
 
+    @Test
+    void anOutingThatNobodyNotedIsNotedAfterwardsAndNeverInTwoPlaces(Page page) {
+        page.navigate("/locker/00000000-0000-4000-8000-0000000c000a");
+        for (String where : new String[] {"Long Skerry", "Seal Rock"}) {
+            button(page, "note an outing that is over").click();
+            field(page, "first day of the outing").fill("2026-09-01");
+            field(page, "last day of the outing").fill("2026-09-03");
+            field(page, "where it was").fill(where);
+            button(page, "Note the outing").click();
+            if (where.equals("Long Skerry")) {
+                assertThat(page.getByText("out, Long Skerry, till 2026-09-03")).isVisible();
+            }
+        }
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("a piece cannot be in two places");
+    }
+
     private static Locator row(Page page, String label) {
         return page.locator("[data-piece]").filter(new Locator.FilterOptions().setHasText(label));
     }

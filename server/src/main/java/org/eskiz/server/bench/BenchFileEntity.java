@@ -29,9 +29,9 @@ class BenchFileEntity {
 
     protected BenchFileEntity() {}
 
-    static BenchFileEntity of(UUID operatorId, BenchFileRequest request, String digest, Instant now) {
+    static BenchFileEntity of(UUID id, UUID operatorId, BenchFileRequest request, String digest, Instant now) {
         BenchFileEntity file = new BenchFileEntity();
-        file.id = UUID.randomUUID();
+        file.id = id;
         file.operatorId = operatorId;
         file.fileName = request.fileName();
         file.digest = digest;

@@ -8,6 +8,8 @@ interface BenchFileRepository extends Repository<BenchFileEntity, UUID> {
 
     BenchFileEntity save(BenchFileEntity file);
 
+    boolean existsById(UUID id);
+
     Optional<BenchFileEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
 
     Optional<BenchFileEntity> findByOperatorIdAndDigest(UUID operatorId, String digest);

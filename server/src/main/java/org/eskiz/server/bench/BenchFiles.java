@@ -48,6 +48,16 @@ public class BenchFiles {
 
     @Transactional
     BenchFileResponse store(BenchFileRequest request) {
+        return store(request, UUID.randomUUID());
+    }
+
+    /**
+     * Keeps a file under an id that it had elsewhere; where the same text is here already, that file stands.
+     *
+     * @param id taken where it is free
+     */
+    @Transactional
+    BenchFileResponse store(BenchFileRequest request, UUID id) {
         Faults.in(request).refuse();
         String text = request.text().replaceFirst("^\uFEFF", "");
         if (text.indexOf('\0') >= 0) {
@@ -58,6 +68,7 @@ public class BenchFiles {
         String digest = digest(text);
         BenchFileEntity file = files.findByOperatorIdAndDigest(operators.current(), digest)
                 .orElseGet(() -> files.save(BenchFileEntity.of(
+                        files.existsById(id) ? UUID.randomUUID() : id,
                         operators.current(),
                         new BenchFileRequest(request.fileName(), text),
                         digest,

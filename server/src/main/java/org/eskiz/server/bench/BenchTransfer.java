@@ -112,7 +112,8 @@ public class BenchTransfer {
      */
     @Transactional
     public UUID add(SweepInFile sweep) {
-        return files.store(new BenchFileRequest(sweep.fileName(), sweep.text())).id();
+        return files.store(new BenchFileRequest(sweep.fileName(), sweep.text()), sweep.id())
+                .id();
     }
 
     /** Stores a test that is new. */

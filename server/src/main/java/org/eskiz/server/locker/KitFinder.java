@@ -245,14 +245,14 @@ class KitFinder {
                     .connectors()
                     .forEach(c -> losses.put(
                             c.key(),
-                            requireNonNullElseGet(
+                            statedOr(
                                     request.comparison().flatJointLossDb(),
                                     new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz())
                                             .lossDb(frequencyMHz))));
             return losses;
         }
 
-        private static double requireNonNullElseGet(Double stated, double typical) {
+        private static double statedOr(Double stated, double typical) {
             return stated == null ? typical : stated;
         }
 

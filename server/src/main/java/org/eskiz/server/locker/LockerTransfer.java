@@ -218,10 +218,13 @@ public class LockerTransfer {
         return change;
     }
 
-    /** Every kit that is there. */
+    /** Every kit that has a piece left. */
     @Transactional(readOnly = true)
     public List<KitRequest> allKits() {
-        return kits.list().stream().map(LockerTransfer::said).toList();
+        return kits.list().stream()
+                .map(LockerTransfer::said)
+                .filter(k -> !k.pieces().isEmpty())
+                .toList();
     }
 
     /** A kit of this id; empty where there is none. */

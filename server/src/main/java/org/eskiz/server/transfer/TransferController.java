@@ -1,6 +1,10 @@
 package org.eskiz.server.transfer;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.UUID;
@@ -16,32 +20,41 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.json.JsonMapper;
 
 @RestController
 @RequestMapping("/api/transfers")
 @Tag(name = "transfers")
 class TransferController {
 
+    private final TransferWriting writing;
     private final Transfers transfers;
+    private final JsonMapper withoutNulls;
 
-    TransferController(Transfers transfers) {
+    TransferController(TransferWriting writing, Transfers transfers, JsonMapper json) {
+        this.writing = writing;
         this.transfers = transfers;
+        this.withoutNulls = json.rebuild()
+                .changeDefaultPropertyInclusion(all -> all.withValueInclusion(JsonInclude.Include.NON_NULL))
+                .build();
     }
 
-    @GetMapping("/workspace")
+    @GetMapping(path = "/workspace", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
     @Operation(operationId = "exportWorkspace", summary = "Everything the operator has, as one file")
-    ResponseEntity<TransferFile> workspace() {
-        return attachment("workspace.eskiz.json", transfers.workspace());
+    ResponseEntity<String> workspace() {
+        return attachment("workspace.eskiz.json", writing.workspace());
     }
 
-    @GetMapping("/plans/{id}")
+    @GetMapping(path = "/plans/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
     @Operation(operationId = "exportPlan", summary = "A plan with all that it needs, as one file")
-    ResponseEntity<TransferFile> plan(@PathVariable UUID id) {
-        TransferFile file = transfers.plan(id);
+    ResponseEntity<String> plan(@PathVariable UUID id) {
+        TransferFile file = writing.plan(id);
         return attachment(file.plans().get(0).name() + ".eskiz.json", file);
     }
 
-    private static ResponseEntity<TransferFile> attachment(String name, TransferFile file) {
+    private ResponseEntity<String> attachment(String name, TransferFile file) {
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
@@ -49,7 +62,8 @@ class TransferController {
                                 .filename(name.replaceAll("[^\\p{L}\\p{N}. _-]", "-"), StandardCharsets.UTF_8)
                                 .build()
                                 .toString())
-                .body(file);
+                .contentType(MediaType.APPLICATION_JSON)
+                .body(withoutNulls.writeValueAsString(file));
     }
 
     @GetMapping(path = "/schema.json", produces = "application/schema+json")

@@ -3,11 +3,14 @@ package org.eskiz.server.locker;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.core.kit.End;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
+import org.eskiz.server.operator.OperatorService;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -159,17 +162,15 @@ class KitsOverHttpTest {
     }
 
     @Test
-    void twoThousandPiecesAreListedAndSearched(
-            Api api, PieceRepository repository, org.eskiz.server.operator.OperatorService operators) {
+    void twoThousandPiecesAreListedAndSearched(Api api, PieceRepository repository, OperatorService operators) {
         for (int i = 0; i < 2000; i++) {
-            PieceEntity piece =
-                    PieceEntity.create(UUID.randomUUID(), operators.current(), false, java.time.Instant.now());
+            PieceEntity piece = PieceEntity.create(UUID.randomUUID(), operators.current(), false, Instant.now());
             piece.label = "many " + i;
             piece.lengthM = 1 + i % 37 * 0.7;
             piece.nearConnector = "n";
-            piece.nearGender = org.eskiz.core.kit.End.Gender.PLUG;
+            piece.nearGender = End.Gender.PLUG;
             piece.farConnector = "n";
-            piece.farGender = org.eskiz.core.kit.End.Gender.PLUG;
+            piece.farGender = End.Gender.PLUG;
             repository.save(piece);
         }
         assertThat(api.get("/api/locker/pieces").expect(200).json()).hasSize(2000);

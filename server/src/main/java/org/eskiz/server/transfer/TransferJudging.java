@@ -1,0 +1,153 @@
+package org.eskiz.server.transfer;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.eskiz.server.bench.BenchTransfer;
+import org.eskiz.server.bench.TestInFile;
+import org.eskiz.server.catalogue.CableTypeRequest;
+import org.eskiz.server.catalogue.CatalogueTransfer;
+import org.eskiz.server.catalogue.ConnectorRequest;
+import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.locker.LockerTransfer;
+import org.eskiz.server.locker.PieceInFile;
+import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.plan.PlanTransfer;
+import org.eskiz.server.transfer.TransferRequest.Take;
+import org.eskiz.server.transfer.TransferResponse.PartResponse;
+import org.eskiz.server.transfer.TransferResponse.State;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Holds the parts of a file against what is here: new, the same, or a clash and what may become of it. */
+@Service
+class TransferJudging {
+
+    private final CatalogueTransfer catalogue;
+    private final LockerTransfer locker;
+    private final BenchTransfer bench;
+    private final PlanTransfer plans;
+    private final SettingsService settings;
+
+    TransferJudging(
+            CatalogueTransfer catalogue,
+            LockerTransfer locker,
+            BenchTransfer bench,
+            PlanTransfer plans,
+            SettingsService settings) {
+        this.catalogue = catalogue;
+        this.locker = locker;
+        this.bench = bench;
+        this.plans = plans;
+        this.settings = settings;
+    }
+
+    /** One judgement a part, in the order in which parts are taken. */
+    @Transactional(readOnly = true)
+    List<PartResponse> parts(TransferFile file) {
+        List<PartResponse> parts = new ArrayList<>();
+        file.cableTypes().forEach(t -> parts.add(judged(t)));
+        file.connectors().forEach(c -> parts.add(judged(c)));
+        file.pieces().forEach(p -> parts.add(judged(p)));
+        file.kits()
+                .forEach(k -> parts.add(part(
+                        PartKind.KIT,
+                        k.id(),
+                        k.name(),
+                        locker.storedKit(k.id()).map(k::equals).orElse(null))));
+        file.tests().forEach(t -> parts.add(judged(t)));
+        file.plans()
+                .forEach(p -> parts.add(part(
+                        PartKind.PLAN,
+                        p.id(),
+                        p.site() + ", " + p.name(),
+                        plans.stored(p.id())
+                                .map(s -> PlanTransfer.saysTheSame(s, p))
+                                .orElse(null))));
+        if (file.settings() != null) {
+            boolean isSame = settings.get().saysTheSameAs(file.settings());
+            parts.add(new PartResponse(
+                    PartKind.SETTINGS,
+                    "settings",
+                    "settings",
+                    isSame ? State.SAME : State.CLASH,
+                    isSame ? List.of() : List.of(Take.MINE, Take.THEIRS)));
+        }
+        return parts;
+    }
+
+    private PartResponse judged(CableTypeRequest type) {
+        return keyed(
+                PartKind.CABLE_TYPE,
+                type.key(),
+                type.name(),
+                catalogue.storedType(type.key()).map(type::equals).orElse(null));
+    }
+
+    private PartResponse judged(ConnectorRequest connector) {
+        return keyed(
+                PartKind.CONNECTOR,
+                connector.key(),
+                connector.name(),
+                catalogue
+                        .storedConnector(connector.key())
+                        .map(connector::equals)
+                        .orElse(null));
+    }
+
+    private PartResponse keyed(PartKind kind, String key, String name, Boolean same) {
+        if (key == null) {
+            throw new InvalidRequestException("text", "\"" + name + "\" has no key in this file");
+        }
+        return Boolean.FALSE.equals(same) && catalogue.isBuiltIn(key)
+                ? new PartResponse(kind, key, name, State.CLASH, List.of(Take.MINE, Take.BOTH))
+                : part(kind, key, name, same);
+    }
+
+    private PartResponse judged(PieceInFile p) {
+        UUID id = p.piece().id();
+        String label = p.piece().label();
+        boolean isLabelTaken =
+                locker.labelled(label).filter(other -> !other.equals(id)).isPresent();
+        return isLabelTaken
+                ? new PartResponse(PartKind.PIECE, text(id, label), label, State.CLASH, List.of(Take.MINE, Take.BOTH))
+                : part(
+                        PartKind.PIECE,
+                        id,
+                        label,
+                        locker.stored(id).map(p::equals).orElse(null));
+    }
+
+    private PartResponse judged(TestInFile t) {
+        String name = "%s, %s"
+                .formatted(
+                        Objects.requireNonNullElse(t.noted().piece(), "a cable"),
+                        t.noted().testedOn());
+        return part(
+                PartKind.TEST,
+                t.noted().id(),
+                name,
+                bench.stored(t.noted().id())
+                        .map(s -> s.noted().equals(t.noted()))
+                        .orElse(null));
+    }
+
+    /** @param same null where there is nothing of this id here */
+    private static PartResponse part(PartKind kind, Object id, String name, Boolean same) {
+        State state = same == null ? State.NEW : same ? State.SAME : State.CLASH;
+        return new PartResponse(
+                kind,
+                text(id, name),
+                name,
+                state,
+                state == State.CLASH ? List.of(Take.MINE, Take.THEIRS, Take.BOTH) : List.of());
+    }
+
+    private static String text(Object id, String name) {
+        if (id == null) {
+            throw new InvalidRequestException("text", "\"" + name + "\" has no id in this file");
+        }
+        return id.toString();
+    }
+}
