@@ -47,6 +47,7 @@ class TransferOverHttpTest {
                         EskizServer.class,
                         "--spring.datasource.url=" + other.url(),
                         "--spring.datasource.username=eskiz",
+                        "--eskiz.demo=false",
                         "--server.port=0")) {
             Api there = Api.at(context.getEnvironment().getRequiredProperty("local.server.port", Integer.class));
             JsonNode preview = there.post("/api/transfers/previews", body(here, "[]"))
