@@ -6,13 +6,8 @@ import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { shouldRetry } from './api';
 import { Broken } from './app/Broken';
 import { PreferencesProvider } from './app/preferences';
-import { BenchPage, TestPage } from './features/bench';
-import { AnatomyPage, CablesPage } from './features/cables';
-import { GuidePage } from './features/guide';
-import { CutsPage, KitsPage, LabelsPage, LockerPage, PiecePage } from './features/locker';
 import { PlanPage } from './features/plan';
 import { ComparePage, PlansPage } from './features/plans';
-import { SettingsPage } from './features/settings';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -20,29 +15,42 @@ const queries = new QueryClient({
   },
 });
 
+// the plans open at once; the other sheets are fetched at leisure, so that they open even while the server is away
+const cables = () => import('./features/cables');
+const bench = () => import('./features/bench');
+const locker = () => import('./features/locker');
+const guide = () => import('./features/guide');
+const settings = () => import('./features/settings');
+
 const router = createBrowserRouter([
   {
+    hydrateFallbackElement: <p className="p-5">Opening …</p>,
     errorElement: <Broken />,
     children: [
       { path: '/', element: <Navigate to="/plans" replace /> },
       { path: '/plans', element: <PlansPage /> },
       { path: '/plans/compare', element: <ComparePage /> },
       { path: '/plans/:id', element: <PlanPage /> },
-      { path: '/cables', element: <CablesPage /> },
-      { path: '/cables/anatomy', element: <AnatomyPage /> },
-      { path: '/bench', element: <BenchPage /> },
-      { path: '/bench/:id', element: <TestPage /> },
-      { path: '/locker', element: <LockerPage /> },
-      { path: '/locker/kits', element: <KitsPage /> },
-      { path: '/locker/cuts', element: <CutsPage /> },
-      { path: '/locker/labels', element: <LabelsPage /> },
-      { path: '/locker/:id', element: <PiecePage /> },
-      { path: '/guide', element: <GuidePage /> },
-      { path: '/settings', element: <SettingsPage /> },
+      { path: '/cables', lazy: async () => ({ Component: (await cables()).CablesPage }) },
+      { path: '/cables/anatomy', lazy: async () => ({ Component: (await cables()).AnatomyPage }) },
+      { path: '/bench', lazy: async () => ({ Component: (await bench()).BenchPage }) },
+      { path: '/bench/:id', lazy: async () => ({ Component: (await bench()).TestPage }) },
+      { path: '/locker', lazy: async () => ({ Component: (await locker()).LockerPage }) },
+      { path: '/locker/kits', lazy: async () => ({ Component: (await locker()).KitsPage }) },
+      { path: '/locker/cuts', lazy: async () => ({ Component: (await locker()).CutsPage }) },
+      { path: '/locker/labels', lazy: async () => ({ Component: (await locker()).LabelsPage }) },
+      { path: '/locker/:id', lazy: async () => ({ Component: (await locker()).PiecePage }) },
+      { path: '/guide', lazy: async () => ({ Component: (await guide()).GuidePage }) },
+      { path: '/settings', lazy: async () => ({ Component: (await settings()).SettingsPage }) },
       { path: '*', element: <Navigate to="/plans" replace /> },
     ],
   },
 ]);
+
+const AT_LEISURE_MS = 1500;
+setTimeout(() => {
+  for (const sheet of [cables, bench, locker, guide, settings]) void sheet().catch(() => undefined);
+}, AT_LEISURE_MS);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

@@ -128,6 +128,9 @@ export function PaperView(props: Props) {
       <div className="flex flex-col min-[1200px]:flex-row print:block">
         <div
           ref={pages}
+          role="region"
+          aria-label="pages, to be scrolled"
+          tabIndex={0}
           className="flex flex-col items-start gap-4 overflow-x-auto p-4 print:block print:p-0 min-[1200px]:shrink-0"
         >
           <FirstPage {...props} sheet={sheet} format={format} drawing={drawing} />
