@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { CableType, Connector } from '../../../api';
+import type { CableType, Connector, Piece } from '../../../api';
 import { offersFor } from './readElement';
 
 const CATALOGUE = [
@@ -43,5 +43,16 @@ describe('what is typed into a gap', () => {
 
   it('gets an id of its own every time', () => {
     expect(first('n')?.id).not.toBe(first('n')?.id);
+  });
+
+  it('is a piece of mine with the length that it has, unless it is retired or nobody knows what it loses', () => {
+    const pieces = [
+      { id: 'a', label: 'Jetty 15', lengthM: 15, standing: 'DUE', cableKey: 'rg-58' },
+      { id: 'b', label: 'Jetty old', lengthM: 9, standing: 'RETIRED', cableKey: 'rg-58' },
+      { id: 'c', label: 'Jetty found', lengthM: 9, standing: 'DUE', cableKey: null },
+    ].map((p) => ({ lastTestedOn: null, ...p })) as Piece[];
+    const offers = offersFor('jetty', CATALOGUE, CONNECTORS, 'm', pieces);
+    expect(offers.map((o) => o.text)).toEqual(['Jetty 15, 15 m']);
+    expect(offers[0]?.element()).toMatchObject({ kind: 'LINE', pieceId: 'a', lengthM: 15 });
   });
 });

@@ -18,7 +18,11 @@ import org.springframework.stereotype.Component;
 @Component
 class PieceHistories {
 
+    /** Up to so many pieces their tests are asked for one by one; beyond, all at once is sooner. */
+    private static final int FEW = 10;
+
     private final PieceRepository pieces;
+
     private final OutingRepository outings;
     private final PieceTests tests;
     private final CatalogueService catalogues;
@@ -64,11 +68,13 @@ class PieceHistories {
                                 some.stream().map(p -> p.id).toList())
                         .stream()
                         .collect(Collectors.groupingBy(o -> o.pieceId));
+        boolean isFew = some.size() <= FEW;
+        Map<UUID, List<PieceTest>> testsByPiece = isFew ? Map.of() : tests.all(operators.current(), catalogue);
         return some.stream()
                 .map(p -> new PieceHistory(
                         p,
                         type(p, keys, catalogue),
-                        tests.of(p.id, p.operatorId, catalogue),
+                        isFew ? tests.of(p.id, p.operatorId, catalogue) : testsByPiece.getOrDefault(p.id, List.of()),
                         outingsByPiece.getOrDefault(p.id, List.of())))
                 .toList();
     }
