@@ -45,8 +45,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class KitFinder {
 
-    /** Nobody waits longer than a second; each of the wishes gets its share. */
-    private static final long NANOS_A_WISH = 900_000_000L / KitPreference.values().length;
+    /** Nobody waits longer than a second, all in all; each of the wishes gets its share of the searching. */
+    private static final long NANOS_A_WISH = 760_000_000L / KitPreference.values().length;
 
     private static final double USUAL_OHM = 50;
     private static final double USUAL_C = 20;

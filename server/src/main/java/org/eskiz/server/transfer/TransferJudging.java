@@ -2,8 +2,11 @@ package org.eskiz.server.transfer;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.eskiz.server.bench.BenchTransfer;
 import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
@@ -49,7 +52,13 @@ class TransferJudging {
         List<PartResponse> parts = new ArrayList<>();
         file.cableTypes().forEach(t -> parts.add(judged(t)));
         file.connectors().forEach(c -> parts.add(judged(c)));
-        file.pieces().forEach(p -> parts.add(judged(p)));
+        List<PieceInFile> here = locker.all();
+        Map<UUID, PieceInFile> byId =
+                here.stream().collect(Collectors.toMap(p -> p.piece().id(), p -> p));
+        Map<String, UUID> byLabel = here.stream()
+                .collect(Collectors.toMap(
+                        p -> folded(p.piece().label()), p -> p.piece().id()));
+        file.pieces().forEach(p -> parts.add(judged(p, byId, byLabel)));
         file.kits()
                 .forEach(k -> parts.add(part(
                         PartKind.KIT,
@@ -105,18 +114,18 @@ class TransferJudging {
                 : part(kind, key, name, same);
     }
 
-    private PartResponse judged(PieceInFile p) {
+    private static String folded(String label) {
+        return label.strip().toLowerCase(Locale.ROOT);
+    }
+
+    private static PartResponse judged(PieceInFile p, Map<UUID, PieceInFile> byId, Map<String, UUID> byLabel) {
         UUID id = p.piece().id();
         String label = p.piece().label();
-        boolean isLabelTaken =
-                locker.labelled(label).filter(other -> !other.equals(id)).isPresent();
+        boolean isLabelTaken = byLabel.containsKey(folded(label))
+                && !byLabel.get(folded(label)).equals(id);
         return isLabelTaken
                 ? new PartResponse(PartKind.PIECE, text(id, label), label, State.CLASH, List.of(Take.MINE, Take.BOTH))
-                : part(
-                        PartKind.PIECE,
-                        id,
-                        label,
-                        locker.stored(id).map(p::equals).orElse(null));
+                : part(PartKind.PIECE, id, label, byId.containsKey(id) ? p.equals(byId.get(id)) : null);
     }
 
     private PartResponse judged(TestInFile t) {
