@@ -89,3 +89,14 @@ export async function answered<T>(call: Promise<Result<T>>): Promise<T> {
   if (!problem || typeof problem.detail !== 'string') throw new Away('server');
   throw new Refused(problem);
 }
+
+/** What is not said comes back as null, and is left out of what is edited. */
+export function withoutNulls<T>(value: T): T {
+  if (Array.isArray(value)) return value.map((v) => withoutNulls<unknown>(v)) as T;
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value)
+      .filter(([, v]) => v !== null)
+      .map(([k, v]) => [k, withoutNulls<unknown>(v)]),
+  ) as T;
+}

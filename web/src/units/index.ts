@@ -1,3 +1,4 @@
+export * from './day';
 export * from './figures';
 export * from './quantity';
 export * from './ranges';

@@ -6,7 +6,7 @@ import { answered, api, Refused, useBenchAnalysis, useBenchTest, useCableTypes }
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { KeptFor, useKept, useSettled } from '../../ui';
-import { fixed, frequencyText } from '../../units';
+import { fixed, frequencyText, today } from '../../units';
 import { capital, METHOD_WORDS } from '../../words';
 import { Figures } from './Figures';
 import { Live } from './Live';
@@ -238,11 +238,4 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
       />
     </Shell>
   );
-}
-
-/** The day here, not in Greenwich. */
-function today(): string {
-  const now = new Date();
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 }

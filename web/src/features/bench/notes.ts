@@ -1,4 +1,5 @@
 import type { BenchNotes, BenchTest, Piece } from '../../api';
+import { withoutNulls } from '../../api';
 import { SERVICES } from '../plan';
 
 export type Method = BenchNotes['method'];
@@ -37,17 +38,6 @@ export function blankNotes(method: Method, bandsMHz: readonly number[], today: s
 /** The notes of a stored test, to be corrected. */
 export function correctionOf(test: BenchTest): BenchNotes {
   return { ...withoutNulls(test.document), revision: test.summary.revision };
-}
-
-/** What is not said comes back as null, and is left out while it is edited. */
-function withoutNulls<T>(value: T): T {
-  if (Array.isArray(value)) return value.map((v) => withoutNulls<unknown>(v)) as T;
-  if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value)
-      .filter(([, v]) => v !== null)
-      .map(([k, v]) => [k, withoutNulls<unknown>(v)]),
-  ) as T;
 }
 
 export function isSweep(method: Method): boolean {

@@ -4,9 +4,8 @@ import type { PieceLife, Schemas } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
-import { lengthFigure, lengthText } from '../../units';
+import { lengthFigure, lengthText, today } from '../../units';
 import { capital } from '../../words';
-import { today } from './locker';
 
 type Kind = Schemas['PieceChangeRequest']['kind'];
 

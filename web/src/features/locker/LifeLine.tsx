@@ -61,7 +61,7 @@ export function LifeLine({
             <path d="M0 4 4 0" stroke="var(--ink)" strokeWidth="0.8" />
           </pattern>
         </defs>
-        {y.ticks(4).map((percent) => (
+        {(tests.length > 0 ? y.ticks(4) : []).map((percent) => (
           <g key={percent}>
             <path
               d={`M${LEFT} ${y(percent)}H${width - RIGHT}`}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { PieceLife } from '../../api';
 import { answered, api } from '../../api';
 import { capital } from '../../words';
-import { today } from './locker';
+import { today } from '../../units';
 
 const BORE = [
   ['wet', 'wet'],

@@ -15,7 +15,7 @@ import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
 import { SaveDrawing, Sentence, Term } from '../../ui';
-import { fixed, frequencyText, lengthText, plain } from '../../units';
+import { fixed, frequencyText, lengthText, plain, today } from '../../units';
 import {
   capital,
   endText,
@@ -26,7 +26,6 @@ import {
 } from '../../words';
 import { Changes } from './Changes';
 import { LifeLine } from './LifeLine';
-import { today } from './locker';
 import { MovedBar } from './MovedBar';
 import { PastOuting } from './PastOuting';
 import { PieceFields } from './PieceFields';

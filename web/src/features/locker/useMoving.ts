@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Movement, Piece } from '../../api';
 import { answered, api } from '../../api';
-import { today } from './locker';
+import { today } from '../../units';
 
 /** A movement that was made, and can be amended and taken back. */
 export interface Moved {

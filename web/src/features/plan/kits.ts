@@ -1,4 +1,5 @@
 import type { ComparisonRequest, FoundKit, Schemas } from '../../api';
+import { withoutNulls } from '../../api';
 import type { Element, Line, Plan } from './model';
 import { newId, runOf } from './model';
 
@@ -34,7 +35,7 @@ export function runWith(plan: Plan, kit: FoundKit): Element[] {
   const before = runOf(plan);
   const used = new Set<string>();
   return kit.run.map((found) => {
-    const element = withoutNulls(found) as Element;
+    const element = withoutNulls(found as Element);
     const same = before.find((e) => e.id !== undefined && e.id === element.id);
     if (same?.id && !used.has(same.id)) {
       used.add(same.id);
@@ -42,10 +43,6 @@ export function runWith(plan: Plan, kit: FoundKit): Element[] {
     }
     return { ...element, id: newId() };
   });
-}
-
-function withoutNulls(value: object): object {
-  return Object.fromEntries(Object.entries(value).filter(([, v]) => v !== null));
 }
 
 /** What a kit is called: its pieces from the radio on. */

@@ -10,10 +10,9 @@ import java.util.UUID;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.exchange.LossTable;
+import org.eskiz.server.http.Attachment;
 import org.eskiz.server.http.Faults;
 import org.eskiz.server.http.InvalidRequestException;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -60,7 +59,8 @@ class BenchController {
         List<BenchTestSummary> wanted = bench.log().stream()
                 .filter(t -> ids == null || ids.isEmpty() || ids.contains(t.id()))
                 .toList();
-        return attachment("bench.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), BenchLogCsv.write(wanted));
+        return Attachment.of(
+                "bench.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), BenchLogCsv.write(wanted));
     }
 
     @PostMapping(path = "/tests", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -110,7 +110,7 @@ class BenchController {
     @GetMapping(path = "/files/{id}/touchstone", produces = MediaType.TEXT_PLAIN_VALUE)
     @Operation(operationId = "exportSweep", summary = "A kept sweep as Touchstone, in the form asked for")
     ResponseEntity<String> touchstone(@PathVariable UUID id, @RequestParam(defaultValue = "RI") Touchstone.Form form) {
-        return attachment(
+        return Attachment.of(
                 files.name(id), new MediaType("text", "plain", StandardCharsets.UTF_8), files.touchstone(id, form));
     }
 
@@ -127,18 +127,6 @@ class BenchController {
         return LossTable.read(request.text()).stream()
                 .map(l -> new MeasuredLossResponse(l.frequencyMHz(), l.lossDb()))
                 .toList();
-    }
-
-    private static ResponseEntity<String> attachment(String name, MediaType type, String text) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name, StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .contentType(type)
-                .body(text);
     }
 
     /** A table as somebody copied it. */

@@ -7,8 +7,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import org.eskiz.server.http.Attachment;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -58,26 +57,17 @@ class LockerController {
     @GetMapping(path = "/pieces.csv", produces = "text/csv")
     @Operation(operationId = "exportPieces", summary = "The locker as CSV")
     ResponseEntity<String> csv() {
-        return attachment(
+        return Attachment.of(
                 "locker.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), PieceCsv.write(pieces.list()));
     }
 
     @GetMapping(path = "/due.ics", produces = "text/calendar")
     @Operation(operationId = "exportDue", summary = "When pieces are to be tested again, as iCalendar")
     ResponseEntity<String> calendar() {
-        return attachment(
+        return Attachment.of(
                 "test-again.ics",
                 new MediaType("text", "calendar", StandardCharsets.UTF_8),
                 DueCalendar.write(pieces.list(), Instant.now(clock)));
-    }
-
-    private static ResponseEntity<String> attachment(String name, MediaType type, String content) {
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename(name).build().toString())
-                .body(content);
     }
 
     @PostMapping(path = "/pieces", consumes = MediaType.APPLICATION_JSON_VALUE)

@@ -6,12 +6,10 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import java.nio.charset.StandardCharsets;
 import java.util.UUID;
+import org.eskiz.server.http.Attachment;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -55,15 +53,7 @@ class TransferController {
     }
 
     private ResponseEntity<String> attachment(String name, TransferFile file) {
-        return ResponseEntity.ok()
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(name.replaceAll("[^\\p{L}\\p{N}. _-]", "-"), StandardCharsets.UTF_8)
-                                .build()
-                                .toString())
-                .contentType(MediaType.APPLICATION_JSON)
-                .body(withoutNulls.writeValueAsString(file));
+        return Attachment.of(name, MediaType.APPLICATION_JSON, withoutNulls.writeValueAsString(file));
     }
 
     @GetMapping(path = "/schema.json", produces = "application/schema+json")
