@@ -1,5 +1,6 @@
 -- Takes the newest migration back, so that a start has something to migrate. A new migration gets its own here.
-drop table plan_piece, kit_piece, kit, piece_change, outing;
-alter table bench_test_revision drop column piece_id;
-drop table piece;
-delete from flyway_schema_history where version = '6';
+drop table keyed_transmitter, built_in_catalogue, transfer_upload_part, transfer_upload;
+alter table outing drop constraint outing_in_one_place;
+alter table outing drop column overlaps_another;
+drop extension btree_gist;
+delete from flyway_schema_history where version = '7';

@@ -590,6 +590,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments/keyed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Radios that may still be transmitting: switch them off by hand */
+        get: operations["keyedTransmitters"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/readings": {
         parameters: {
             query?: never;
@@ -2274,6 +2291,9 @@ export interface components {
             /** Format: double */
             voltageRms: number;
         };
+        KeyedResponse: {
+            addresses: string[];
+        };
         KitRequest: {
             adapters?: components["schemas"]["AdapterRequest"][];
             /** Format: uuid */
@@ -2941,6 +2961,7 @@ export interface components {
         };
         ReadingTakenResponse: {
             text: string;
+            transmitterOff: boolean;
         };
         ReasonResponse: {
             /** Format: int32 */
@@ -4442,6 +4463,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IdentityResponse"];
+                };
+            };
+        };
+    };
+    keyedTransmitters: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeyedResponse"];
                 };
             };
         };

@@ -85,15 +85,19 @@ class FaultsTest {
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 5 to 6");
+                    .contains("keeping a backup before the database is changed from version 6 to 7");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;
         try (var files = Files.list(data.resolve("backups"))) {
             backup = files.toList().get(0);
         }
-        String digest = RunningEskiz.run(Map.of(), List.of("tar", "-xzOf", backup.toString(), "digest"));
-        assertThat(digest).containsPattern("\nplan\\|[1-9]").contains("flyway_schema_history|5|");
+        assertThat(member(backup, "digest")).containsPattern("\nplan\\|[1-9]");
+        assertThat(member(backup, "manifest")).contains("schema 6");
+    }
+
+    private static String member(Path backup, String name) {
+        return RunningEskiz.run(Map.of(), List.of("tar", "-xzOf", backup.toString(), name));
     }
 
     private static String takenBack() throws IOException {

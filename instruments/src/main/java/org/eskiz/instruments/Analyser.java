@@ -168,7 +168,7 @@ final class Analyser extends Instrument {
         for (int i = 0; i < points; i++) {
             double hz = startHz + (stopHz - startHz) * i / (points - 1);
             if (what.equals("FREQ")) {
-                values[i] = hz;
+                values[i] = fault() == Fault.ZERO ? 0 : hz;
             } else {
                 Complex s = seen(what, hz);
                 values[2 * i] = s.real() + NOISE * random.nextGaussian();

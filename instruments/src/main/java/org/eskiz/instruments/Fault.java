@@ -22,5 +22,13 @@ enum Fault {
     /** Not-a-number among the data. */
     NAN,
     /** A sweep that stops half-way. */
-    HALF
+    HALF,
+    /** A key that does not let go. */
+    STUCK,
+    /** An error for every key, though it is taken. */
+    COMPLAINING,
+    /** Less than nothing. */
+    NEGATIVE,
+    /** Frequencies that are all zero. */
+    ZERO
 }

@@ -21,6 +21,7 @@ final class Wattmeter extends Instrument {
     private boolean isThrough;
     private long keyedAt;
     private double keyedForS;
+    private double longestKeyS;
 
     Wattmeter() {
         reset();
@@ -38,6 +39,7 @@ final class Wattmeter extends Instrument {
         isThrough = false;
         keyedAt = 0;
         keyedForS = 0;
+        longestKeyS = LONGEST_KEY_S;
     }
 
     @Override
@@ -60,6 +62,13 @@ final class Wattmeter extends Instrument {
         }
         if (Scpi.is(header, "OUTPut:STATe") || Scpi.is(header, "OUTPut")) {
             key(argument.equals("1") || argument.equalsIgnoreCase("ON"));
+            if (fault() == Fault.COMPLAINING && keyedAt != 0) {
+                throw new IllegalArgumentException("-200,\"Execution error; as asked for\"");
+            }
+            return null;
+        }
+        if (Scpi.is(header, "OUTPut:TIMeout")) {
+            longestKeyS = within(argument, 0.1, LONGEST_KEY_S, "0.1 to 20 s");
             return null;
         }
         if (Scpi.is(header, "OUTPut:STATe?") || Scpi.is(header, "OUTPut?")) {
@@ -72,6 +81,9 @@ final class Wattmeter extends Instrument {
     }
 
     private void key(boolean down) {
+        if (!down && fault() == Fault.STUCK) {
+            return;
+        }
         if (!down && keyedAt != 0) {
             keyedForS += (System.nanoTime() - keyedAt) / 1e9;
         }
@@ -80,9 +92,9 @@ final class Wattmeter extends Instrument {
 
     /** A key that is held too long is let go, as a careful radio does. */
     private boolean isKeyed() {
-        if (keyedAt != 0 && (System.nanoTime() - keyedAt) / 1e9 > LONGEST_KEY_S) {
+        if (keyedAt != 0 && (System.nanoTime() - keyedAt) / 1e9 > longestKeyS) {
             key(false);
-            error("-200,\"Execution error; keyed longer than 20 s, let go\"");
+            error("-200,\"Execution error; keyed longer than its limit, let go\"");
         }
         return keyedAt != 0;
     }
@@ -96,7 +108,11 @@ final class Wattmeter extends Instrument {
         double left = isThrough
                 ? Math.pow(shelf.connected().scattering(frequencyHz)[1].abs(), 2)
                 : 1;
-        double reading = fault() == Fault.NAN ? Double.NaN : made * left;
+        double reading = switch (fault()) {
+            case NAN -> Double.NaN;
+            case NEGATIVE -> -made;
+            default -> made * left;
+        };
         return reading * (1 + FLICKER * (2 * random.nextDouble() - 1));
     }
 

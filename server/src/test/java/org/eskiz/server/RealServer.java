@@ -1,5 +1,7 @@
 package org.eskiz.server;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -38,6 +40,20 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
         return type == Api.class ? running.api() : running.context().getBean(type);
     }
 
+    /** How a server of the tests is started on a database. */
+    public static String[] arguments(String databaseUrl, String... more) {
+        List<String> arguments = new ArrayList<>(List.of(
+                "--spring.datasource.url=" + databaseUrl,
+                "--spring.datasource.username=eskiz_app",
+                "--server.port=0",
+                "--springdoc.api-docs.path=/v3/made-api-docs",
+                "--springdoc.default-produces-media-type=application/json",
+                "--springdoc.default-consumes-media-type=application/json",
+                "--springdoc.writer-with-order-by-keys=true"));
+        arguments.addAll(List.of(more));
+        return arguments.toArray(String[]::new);
+    }
+
     private static Running running(ExtensionContext context) {
         return context.getRoot().getStore(SPACE).getOrComputeIfAbsent("running", k -> Running.start(), Running.class);
     }
@@ -47,11 +63,7 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
 
         static Running start() {
             ThrowAwayCluster cluster = ThrowAwayCluster.start();
-            var context = SpringApplication.run(
-                    EskizServer.class,
-                    "--spring.datasource.url=" + cluster.url(),
-                    "--spring.datasource.username=eskiz",
-                    "--server.port=0");
+            var context = SpringApplication.run(EskizServer.class, arguments(cluster.url()));
             int port = context.getEnvironment().getRequiredProperty("local.server.port", Integer.class);
             return new Running(cluster, context, new Api(port));
         }

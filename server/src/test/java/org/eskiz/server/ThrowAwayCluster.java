@@ -2,14 +2,19 @@ package org.eskiz.server;
 
 import java.io.File;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /**
  * A PostgreSQL cluster of the tests' own, on a free loopback port, gone when the JVM ends. It does not sync to disk: it
@@ -35,6 +40,7 @@ public final class ThrowAwayCluster implements AutoCloseable {
             var cluster = new ThrowAwayCluster(folder, freePort());
             Runtime.getRuntime().addShutdownHook(new Thread(cluster::close));
             cluster.initialise();
+            cluster.prepare();
             return cluster;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -43,6 +49,19 @@ public final class ThrowAwayCluster implements AutoCloseable {
 
     public String url() {
         return "jdbc:postgresql://127.0.0.1:" + port + "/postgres";
+    }
+
+    /** The database as one of its roles sees it. */
+    public DataSource as(String role) {
+        return new DriverManagerDataSource(url(), role, "");
+    }
+
+    /** The roles of the application, and the newest schema, owned by the one that may change it. */
+    private void prepare() throws IOException {
+        try (InputStream in = ThrowAwayCluster.class.getResourceAsStream("/db/roles.sql")) {
+            new JdbcTemplate(as("eskiz")).execute(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+        }
+        Migrations.migrate(as("eskiz_owner"));
     }
 
     private void initialise() throws IOException {

@@ -141,7 +141,7 @@ public final class Touchstone {
                 referenceOhm = resistance(number, words[i]);
             } else if (!word.equals("S") && !word.isEmpty()) {
                 throw new TouchstoneException(
-                        number, "\"%s\" is not understood; a line such as # MHz S RI R 50 is".formatted(word));
+                        number, "\"%s\" is not understood; a line such as # MHz S RI R 50 is".formatted(shown(word)));
             }
         }
     }
@@ -149,7 +149,7 @@ public final class Touchstone {
     private static double resistance(int number, String word) {
         double ohm = number(number, word);
         if (!(ohm > 0)) {
-            throw new TouchstoneException(number, "a reference of %s Ω; it must be above 0".formatted(word));
+            throw new TouchstoneException(number, "a reference of %s Ω; it must be above 0".formatted(shown(word)));
         }
         return ohm;
     }

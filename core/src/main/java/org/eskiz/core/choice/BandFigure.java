@@ -121,7 +121,7 @@ public enum BandFigure {
     }
 
     /** Whether it speaks of what the parts bear, which takes the waves along the run to tell. */
-    boolean isMargin() {
+    public boolean isMargin() {
         return this == POWER_MARGIN || this == VOLTAGE_MARGIN;
     }
 

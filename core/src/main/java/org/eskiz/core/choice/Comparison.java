@@ -98,12 +98,20 @@ public final class Comparison {
 
     /** A row for each candidate, in the order of a school. */
     public List<Row> rows(List<Candidate> candidates, Preference preference) {
-        return ranked(candidates.stream().map(place::everywhere).toList(), preference);
+        return ranked(candidates.stream().map(place::everywhere).toList(), preference, () -> {});
     }
 
-    /** A row for each way to fill the sections, in the order of a school. */
-    public List<Row> ranked(List<List<Candidate>> fillings, Preference preference) {
-        return fillings.stream().map(this::row).sorted(preference.order()).toList();
+    /**
+     * A row for each way to fill the sections, in the order of a school.
+     *
+     * @param beforeEach run before each row; what it throws ends the work
+     */
+    public List<Row> ranked(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
+        return fillings.stream()
+                .peek(filling -> beforeEach.run())
+                .map(this::row)
+                .sorted(preference.order())
+                .toList();
     }
 
     /** One candidate in every section. */

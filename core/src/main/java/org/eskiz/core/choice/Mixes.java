@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.Iterator;
 import java.util.List;
-import java.util.function.BooleanSupplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
@@ -25,32 +24,49 @@ public record Mixes(List<Row> rows, boolean proven, int tried) {
     }
 
     /**
-     * Tries mixes, the cheapest first where there are few enough of them to be put in order, until all are tried or time is
-     * up.
+     * How many mixes.
+     *
+     * @param wanted as many are answered at most
+     * @param tried as many are worked out at most; ten times as many are looked at without
+     */
+    public record Bounds(int wanted, int tried) {
+
+        private static final int LOOKED_AT = 10;
+
+        private boolean areMet(int triedSoFar, long lookedAt) {
+            return triedSoFar >= tried || lookedAt >= (long) LOOKED_AT * tried;
+        }
+    }
+
+    /**
+     * Tries mixes, the cheapest first where there are few enough of them to be put in order, until all are tried or as many as
+     * there may be: the same on every machine.
      *
      * @param comparison a run with at least two sections
      * @param candidates what may fill them; those of another impedance are left out
-     * @param wanted how many are answered at most
-     * @param isTimeUp asked before each
+     * @param beforeEach run before each; what it throws ends the search
      */
     public static Mixes search(
             Comparison comparison,
             List<Candidate> candidates,
             Preference preference,
-            int wanted,
-            BooleanSupplier isTimeUp) {
+            Bounds bounds,
+            Runnable beforeEach) {
+        int wanted = bounds.wanted();
         Comparator<Row> order = preference.order();
         List<Candidate> suited = candidates.stream()
                 .filter(c -> comparison.offer(comparison.place().everywhere(c)).suitability() == Suitability.SUITED)
                 .toList();
         List<Row> best = new ArrayList<>();
         int tried = 0;
+        long lookedAt = 0;
         Iterator<List<Candidate>> fillings = fillings(comparison, suited).iterator();
         while (fillings.hasNext()) {
             List<Candidate> filling = fillings.next();
-            if (isTimeUp.getAsBoolean()) {
+            if (bounds.areMet(tried, lookedAt++)) {
                 return new Mixes(best, false, tried);
             }
+            beforeEach.run();
             if (canStillBeBest(comparison, filling, best, preference, wanted)) {
                 tried++;
                 best.add(comparison.row(filling));

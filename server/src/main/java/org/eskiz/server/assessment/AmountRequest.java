@@ -1,8 +1,8 @@
 package org.eskiz.server.assessment;
 
 import jakarta.validation.constraints.NotNull;
-import org.eskiz.server.http.CurrencyCode;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.CurrencyCode;
+import org.eskiz.server.problem.Within;
 
 /** An amount of money. */
 public record AmountRequest(

@@ -2,6 +2,7 @@ package org.eskiz.server.assessment;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import org.eskiz.server.web.Computation;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -21,12 +22,14 @@ class AssessmentController {
         this.comparisons = comparisons;
     }
 
+    @Computation
     @PostMapping("/assessments")
     @Operation(operationId = "assess", summary = "What a run does on every band")
     AssessmentResponse assess(@RequestBody AssessmentRequest request) {
         return assessments.assess(request);
     }
 
+    @Computation
     @PostMapping("/assessments/profile")
     @Operation(
             operationId = "profile",
@@ -35,6 +38,7 @@ class AssessmentController {
         return assessments.profile(request);
     }
 
+    @Computation
     @PostMapping("/assessments/at-the-antenna")
     @Operation(
             operationId = "carryToAntenna",
@@ -43,12 +47,14 @@ class AssessmentController {
         return assessments.carry(request);
     }
 
+    @Computation
     @PostMapping("/fits")
     @Operation(operationId = "fit", summary = "The attenuation law nearest to rows of a data sheet")
     FitResponse fit(@RequestBody FitRequest request) {
         return assessments.fit(request);
     }
 
+    @Computation
     @PostMapping("/sweeps")
     @Operation(
             operationId = "sweep",
@@ -57,12 +63,14 @@ class AssessmentController {
         return comparisons.sweep(request);
     }
 
+    @Computation
     @PostMapping("/comparisons")
     @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
     ComparisonResponse compare(@RequestBody ComparisonRequest request) {
         return comparisons.compare(request);
     }
 
+    @Computation
     @PostMapping("/run-sheets")
     @Operation(
             operationId = "runSheet",
@@ -71,12 +79,14 @@ class AssessmentController {
         return comparisons.runSheet(request);
     }
 
+    @Computation
     @PostMapping("/comparisons/changes")
     @Operation(operationId = "changes", summary = "What would change the answer of a comparison")
     ChangesResponse changes(@RequestBody ChangesRequest request) {
         return comparisons.changes(request);
     }
 
+    @Computation
     @PostMapping("/mixes")
     @Operation(operationId = "mix", summary = "The best mixes of cables found within a second")
     MixesResponse mixes(@RequestBody MixesRequest request) {

@@ -3,7 +3,7 @@ package org.eskiz.server.assessment;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.eskiz.core.exposure.LimitSet;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /** One entry a band, in the order of the request. */
 public record AssessmentResponse(List<BandResponse> bands) {

@@ -12,7 +12,8 @@ import org.eskiz.core.run.RunTooLossyException;
 import org.eskiz.server.assessment.CarriedResponse.CarriedLoadResponse;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Service;
 
 /** Assesses runs and fits sheets; stores nothing. */
@@ -31,7 +32,7 @@ public class AssessmentService {
         Faults faults = Faults.in(request);
         new RequestCheck(catalogue, faults).complete(request);
         faults.refuse();
-
+        WorkEstimate.require(request, faults);
         Run run = new CoreReading(catalogue).run(request);
         List<Band> bands = CoreReading.bands(request);
         List<RunAssessment> assessments = new ArrayList<>();
@@ -52,6 +53,7 @@ public class AssessmentService {
                     "bands", "must be exactly one band, not " + request.bands().size());
         }
         faults.refuse();
+        WorkEstimate.requireProfile(request, faults);
         Band band = CoreReading.bands(request).get(0);
         if (band.radio().powerW().isEmpty()) {
             faults.add("radio.powerW", "must be given: without power there is no voltage along the run");
@@ -116,6 +118,7 @@ public class AssessmentService {
         var writing = new BandWriting(catalogue, request, run);
         List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
         for (int i = 0; i < assessments.size(); i++) {
+            Client.requireListening();
             answers.add(writing.band(request.bands().get(i), assessments.get(i)));
         }
         return new AssessmentResponse(answers);

@@ -2,8 +2,8 @@ package org.eskiz.server.assessment;
 
 import jakarta.validation.Valid;
 import org.eskiz.core.run.Matching;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /** One band; what it says of the radio stands in place of the radio's own. */
 public record BandRequest(

@@ -1,6 +1,6 @@
 package org.eskiz.server.assessment;
 
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * Smallest and largest over the angles of the load.

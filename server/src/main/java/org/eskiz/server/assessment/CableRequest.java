@@ -4,7 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /** A cable written out instead of named by a key. */
 public record CableRequest(

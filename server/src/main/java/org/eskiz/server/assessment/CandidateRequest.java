@@ -3,9 +3,9 @@ package org.eskiz.server.assessment;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import org.eskiz.server.catalogue.CableType;
-import org.eskiz.server.http.CurrencyCode;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.CurrencyCode;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * A cable to be tried: a key of the catalogue, or a cable written out under an id of the client's.

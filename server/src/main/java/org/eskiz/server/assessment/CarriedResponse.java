@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /** What was measured at the radio, carried through the run to the antenna: one for each band, in order. */
 public record CarriedResponse(List<CarriedLoadResponse> loads) {

@@ -3,7 +3,7 @@ package org.eskiz.server.assessment;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.run.Matching;
 import org.eskiz.server.assessment.ComparisonResponse.RowResponse;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What would change the answer, seen from one row.

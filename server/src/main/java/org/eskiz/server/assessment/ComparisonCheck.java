@@ -4,7 +4,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 
 /** What has to be there, beyond an assessment, before cables can be compared. */
 final class ComparisonCheck {

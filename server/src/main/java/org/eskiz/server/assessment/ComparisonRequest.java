@@ -5,8 +5,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.eskiz.core.choice.Preference;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * An assessment whose run marks one or more lines as {@code candidate}, and what to make of it.

@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Suitability;
 import org.eskiz.core.choice.Verdict;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * The ledger.

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Mixes;
@@ -17,15 +18,13 @@ import org.eskiz.core.run.ReadingSaysNothingException;
 import org.eskiz.core.run.RunTooLossyException;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Service;
 
 /** Puts candidates into a run and answers the ledger; stores nothing. */
 @Service
 public class ComparisonService {
-
-    /** Nobody waits longer for a mix. */
-    private static final long MIXES_WITHIN_NANOS = 900_000_000L;
 
     private static final int MIXES_WANTED = 5;
 
@@ -43,13 +42,21 @@ public class ComparisonService {
         faults.refuse();
 
         Prepared p = prepare(request, catalogue, faults);
-        List<Row> rows = p.comparison.ranked(p.candidates.fillings(), p.preference);
+        List<List<Candidate>> fillings = p.candidates.fillings();
+        WorkEstimate.require(request, fillings.size(), faults);
+        // each row only as long as somebody waits for it
+        List<Row> rows = p.comparison.ranked(fillings, p.preference, Client::requireListening);
         return new ComparisonResponse(
                 Row.id(p.candidates.present()),
-                rows.stream().map(p.writing::row).toList(),
+                rows.stream().map(row -> written(p, row)).toList(),
                 p.writing.relaxations(rows),
                 p.writing.ladder(rows),
                 details(request, rows, p.writing, faults));
+    }
+
+    private static ComparisonResponse.RowResponse written(Prepared p, Row row) {
+        Client.requireListening();
+        return p.writing.row(row);
     }
 
     /**
@@ -108,6 +115,7 @@ public class ComparisonService {
         Prepared p = prepare(request.comparison(), catalogue, faults.below("comparison"));
         RequestCheck.each("rowIds", request.rowIds(), (path, id) -> known(path, id, p, faults));
         faults.refuse();
+        WorkEstimate.requireCurves(request.comparison(), request.rowIds().size(), SweepReading.points(request), faults);
         return new SweepReading(request, p.candidates).sweep(p.comparison);
     }
 
@@ -124,6 +132,8 @@ public class ComparisonService {
         Prepared p = prepare(request.comparison(), catalogue, faults.below("comparison"));
         known("rowId", request.rowId(), p, faults);
         faults.refuse();
+        WorkEstimate.requireChanges(
+                request.comparison(), p.candidates.fillings().size(), faults.below("comparison"));
         Row row = p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow());
         return p.writing.changes(Changes.of(p.comparison, p.candidates.all(), p.preference, row, request.band()));
     }
@@ -142,9 +152,12 @@ public class ComparisonService {
             faults.add("comparison.run", "must mark at least two LINE elements as candidate: a mix takes two cables");
             faults.refuse();
         }
-        long until = System.nanoTime() + MIXES_WITHIN_NANOS;
         Mixes mixes = Mixes.search(
-                p.comparison, p.candidates.all(), p.preference, MIXES_WANTED, () -> System.nanoTime() > until);
+                p.comparison,
+                p.candidates.all(),
+                p.preference,
+                new Mixes.Bounds(MIXES_WANTED, WorkEstimate.mixes(request.comparison())),
+                Client::requireListening);
         return new MixesResponse(mixes.rows().stream().map(p.writing::row).toList(), mixes.proven(), mixes.tried());
     }
 

@@ -10,8 +10,8 @@ import java.util.UUID;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.OwnedPiece;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /** One thing in the run, told apart by its {@code kind}. */
 @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

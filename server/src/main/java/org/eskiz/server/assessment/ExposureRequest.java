@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import org.eskiz.core.exposure.LimitSet;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * What the caution near the antenna rests on.

@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import java.util.Map;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * Something an operator should know about a figure.

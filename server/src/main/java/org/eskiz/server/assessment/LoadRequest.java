@@ -1,6 +1,6 @@
 package org.eskiz.server.assessment;
 
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * What is known of the antenna: an impedance, an SWR at the antenna, or an SWR read at the radio.

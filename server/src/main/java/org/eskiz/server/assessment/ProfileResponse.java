@@ -2,7 +2,7 @@ package org.eskiz.server.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What happens along a run. Voltages and currents are r.m.s. at the radio's power as stated, its peak; margins take in the

@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import jakarta.validation.Valid;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * How the cable is bought.

@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import org.eskiz.core.run.Matching;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * What feeds the run.

@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import org.eskiz.core.receive.NoiseEnvironment;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * What listens, and how noisy the place is.

@@ -2,7 +2,7 @@ package org.eskiz.server.assessment;
 
 import java.util.List;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 
 /** Whether what an unfinished request names is known. */
 public final class References {

@@ -8,7 +8,7 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.eskiz.core.cable.AveragePower;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 
 /** What a single field cannot tell: what is missing, what contradicts, and what is unknown. */
 final class RequestCheck {

@@ -8,9 +8,9 @@ import java.util.stream.Stream;
 import org.eskiz.core.choice.BandFigure;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.RunFigure;
-import org.eskiz.server.http.CurrencyCode;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.CurrencyCode;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * What is asked: one kind, and the number that belongs to it.
@@ -166,6 +166,11 @@ public record RequirementRequest(
             return ofBand == BandFigure.POWER
                     || ofBand == BandFigure.POWER_MARGIN
                     || ofBand == BandFigure.VOLTAGE_MARGIN;
+        }
+
+        /** Whether it asks how much the run bears. */
+        boolean isMargin() {
+            return ofBand != null && ofBand.isMargin();
         }
 
         /** Whether the answer is yes or no. */

@@ -2,8 +2,8 @@ package org.eskiz.server.assessment;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * A row of a ledger to be built.

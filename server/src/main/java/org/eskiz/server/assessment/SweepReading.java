@@ -7,7 +7,8 @@ import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Curve;
 import org.eskiz.core.run.RunAssessment;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.web.Client;
 
 /** Reads what is to be swept, and writes the curves. */
 final class SweepReading {
@@ -39,6 +40,12 @@ final class SweepReading {
         }
     }
 
+    static int points(SweepRequest request) {
+        return request.overFrequency() == null
+                ? request.overLength().points()
+                : request.overFrequency().points();
+    }
+
     SweepResponse sweep(Comparison comparison) {
         List<Double> at = request.overFrequency() == null ? lengths() : frequencies();
         List<Integer> bands = at.stream().map(x -> band(comparison, x)).toList();
@@ -55,6 +62,7 @@ final class SweepReading {
     }
 
     private SweepResponse.CurveResponse row(Comparison comparison, String id, List<Double> at) {
+        Client.requireListening();
         List<Candidate> filling = candidates.filling(id).orElseThrow();
         Curve curve = request.overLength() == null
                 ? comparison.overFrequency(filling, at)

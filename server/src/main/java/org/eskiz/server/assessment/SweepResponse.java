@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * Curves of some rows.

@@ -3,7 +3,7 @@ package org.eskiz.server.assessment;
 import static java.util.Objects.requireNonNullElse;
 
 import org.eskiz.server.catalogue.Provenance;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * How far the attenuation of a cable may be off what is said of it, to either side, by where that comes from.

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.Cause;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What a test comes to.

@@ -10,9 +10,10 @@ import java.util.UUID;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.exchange.LossTable;
-import org.eskiz.server.http.Attachment;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.web.Attachment;
+import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -41,6 +42,7 @@ class BenchController {
         this.distances = distances;
     }
 
+    @Computation
     @PostMapping(path = "/analyses", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "analyseTest", summary = "What a test comes to; stores nothing")
     BenchAnalysisResponse analyse(@RequestBody BenchTestRequest request) {
@@ -114,6 +116,7 @@ class BenchController {
                 files.name(id), new MediaType("text", "plain", StandardCharsets.UTF_8), files.touchstone(id, form));
     }
 
+    @Computation
     @PostMapping(path = "/distances", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "lookAlong", summary = "What reflects where along a line, from a kept sweep of one end")
     DistanceResponse look(@RequestBody DistanceRequest request) {

@@ -2,13 +2,9 @@ package org.eskiz.server.bench;
 
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.repository.Repository;
+import org.springframework.data.jpa.repository.JpaRepository;
 
-interface BenchFileRepository extends Repository<BenchFileEntity, UUID> {
-
-    BenchFileEntity save(BenchFileEntity file);
-
-    boolean existsById(UUID id);
+interface BenchFileRepository extends JpaRepository<BenchFileEntity, UUID> {
 
     Optional<BenchFileEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
 

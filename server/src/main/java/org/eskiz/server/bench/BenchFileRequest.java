@@ -2,7 +2,7 @@ package org.eskiz.server.bench;
 
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /** A sweep as an instrument wrote it: Touchstone, version 1. */
 record BenchFileRequest(

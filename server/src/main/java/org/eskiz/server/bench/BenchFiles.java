@@ -15,10 +15,11 @@ import java.util.stream.Stream;
 import org.eskiz.core.bench.Sweep;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.core.bench.TouchstoneException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,11 +29,13 @@ public class BenchFiles {
 
     private final BenchFileRepository files;
     private final OperatorService operators;
+    private final IdempotentStore store;
     private final Clock clock;
 
-    BenchFiles(BenchFileRepository files, OperatorService operators, Clock clock) {
+    BenchFiles(BenchFileRepository files, OperatorService operators, IdempotentStore store, Clock clock) {
         this.files = files;
         this.operators = operators;
+        this.store = store;
         this.clock = clock;
     }
 
@@ -41,12 +44,10 @@ public class BenchFiles {
      *
      * @param text in the Touchstone format
      */
-    @Transactional
     public BenchFileResponse keep(String fileName, String text) {
         return store(new BenchFileRequest(fileName, text));
     }
 
-    @Transactional
     BenchFileResponse store(BenchFileRequest request) {
         return store(request, UUID.randomUUID());
     }
@@ -56,7 +57,6 @@ public class BenchFiles {
      *
      * @param id taken where it is free
      */
-    @Transactional
     BenchFileResponse store(BenchFileRequest request, UUID id) {
         Faults.in(request).refuse();
         String text = request.text().replaceFirst("^\uFEFF", "");
@@ -66,14 +66,17 @@ public class BenchFiles {
         }
         Sweep sweep = sweep(text);
         String digest = digest(text);
-        BenchFileEntity file = files.findByOperatorIdAndDigest(operators.current(), digest)
-                .orElseGet(() -> files.save(BenchFileEntity.of(
-                        files.existsById(id) ? UUID.randomUUID() : id,
-                        operators.current(),
-                        new BenchFileRequest(request.fileName(), text),
-                        digest,
-                        Instant.now(clock))));
-        return response(file, sweep);
+        return store.createOrRepeat(
+                () -> files.findByOperatorIdAndDigest(operators.current(), digest)
+                        .map(f -> response(f, sweep)),
+                () -> response(
+                        files.saveAndFlush(BenchFileEntity.of(
+                                files.existsById(id) ? UUID.randomUUID() : id,
+                                operators.current(),
+                                new BenchFileRequest(request.fileName(), text),
+                                digest,
+                                Instant.now(clock))),
+                        sweep));
     }
 
     @Transactional(readOnly = true)

@@ -13,17 +13,15 @@ import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.OwnCables;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
-import org.springframework.dao.DataIntegrityViolationException;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Works out tests and keeps them. */
@@ -39,7 +37,7 @@ class BenchService {
     private final OwnCables ownCables;
     private final SettingsService settings;
     private final OperatorService operators;
-    private final TransactionTemplate transaction;
+    private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -52,7 +50,7 @@ class BenchService {
             OwnCables ownCables,
             SettingsService settings,
             OperatorService operators,
-            PlatformTransactionManager transactions,
+            IdempotentStore store,
             JsonMapper json,
             Clock clock) {
         this.tests = tests;
@@ -64,13 +62,12 @@ class BenchService {
         this.ownCables = ownCables;
         this.settings = settings;
         this.operators = operators;
-        this.transaction = new TransactionTemplate(transactions);
+        this.store = store;
         this.json = json;
         this.clock = clock;
     }
 
     /** What a test comes to, without storing it. */
-    @Transactional(readOnly = true)
     BenchAnalysisResponse analyse(BenchTestRequest request) {
         Catalogue catalogue = catalogues.current();
         check(request, catalogue).refuse();
@@ -92,14 +89,12 @@ class BenchService {
                 .toList();
     }
 
-    @Transactional(readOnly = true)
     BenchTestResponse get(UUID id) {
         existing(id);
         return response(revisions.history(id).get(0));
     }
 
     /** Everything that was ever noted of a test, the newest first. */
-    @Transactional(readOnly = true)
     List<BenchTestResponse> history(UUID id) {
         existing(id);
         return revisions.history(id).stream().map(this::response).toList();
@@ -114,33 +109,43 @@ class BenchService {
         if (request.id() == null) {
             throw new InvalidRequestException("id", "must be given: the client makes it");
         }
-        try {
-            return transaction.execute(status -> createOrRepeat(request, false));
-        } catch (DataIntegrityViolationException raced) {
-            return transaction.execute(status -> createOrRepeat(request, false));
-        }
+        return response(stored(request).orElseGet(() -> {
+            WorkedOut worked = workedOut(request);
+            return store.createOrRepeat(() -> stored(request), () -> create(request, worked, false));
+        }));
     }
 
     /** Stores a test of the demo, within the caller's transaction. */
     void createDemo(BenchTestRequest request) {
-        createOrRepeat(request, true);
+        stored(request).orElseGet(() -> create(request, workedOut(request), true));
     }
 
-    private BenchTestResponse createOrRepeat(BenchTestRequest request, boolean demo) {
-        Optional<BenchTestEntity> known = tests.findById(request.id());
-        if (known.isPresent()) {
-            BenchTestResponse stored = get(request.id());
-            if (!stored.document().plain().equals(request.plain())) {
-                throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another test", stored);
-            }
-            return stored;
+    private Optional<BenchTestRevisionEntity> stored(BenchTestRequest request) {
+        if (tests.findById(request.id()).isEmpty()) {
+            return Optional.empty();
         }
-        Instant now = Instant.now(clock);
+        existing(request.id());
+        BenchTestRevisionEntity newest = revisions.history(request.id()).get(0);
+        if (!read(newest).plain().equals(request.plain())) {
+            throw new ChangedMeanwhileException(
+                    "the id " + request.id() + " belongs to another test", response(newest));
+        }
+        return Optional.of(newest);
+    }
+
+    private BenchTestRevisionEntity create(BenchTestRequest request, WorkedOut worked, boolean demo) {
+        tests.save(BenchTestEntity.create(request.id(), operators.current(), demo, worked.at()));
+        tests.flush();
+        return store(request.id(), 1, request, worked);
+    }
+
+    /** What a test comes to, worked out before anything of the database is held. */
+    private record WorkedOut(StoredSummary summary, Instant at) {}
+
+    private WorkedOut workedOut(BenchTestRequest request) {
         Catalogue catalogue = catalogues.current();
         checkComplete(request, catalogue);
-        tests.save(BenchTestEntity.create(request.id(), operators.current(), demo, now));
-        tests.flush();
-        return response(store(request.id(), 1, request, catalogue, now));
+        return new WorkedOut(summarised(request, catalogue), Instant.now(clock));
     }
 
     /**
@@ -152,25 +157,20 @@ class BenchService {
         if (request.revision() == null) {
             throw new InvalidRequestException("revision", "must be given: the revision that is corrected");
         }
-        try {
-            return transaction.execute(status -> correctOver(id, request));
-        } catch (DataIntegrityViolationException raced) {
-            throw changed(request, get(id));
-        }
+        existing(id);
+        WorkedOut worked = workedOut(request);
+        return response(store.change(() -> correctOver(id, request, worked), () -> changed(request, get(id))));
     }
 
-    private BenchTestResponse correctOver(UUID id, BenchTestRequest request) {
+    private BenchTestRevisionEntity correctOver(UUID id, BenchTestRequest request, WorkedOut worked) {
         existing(id);
         BenchTestRevisionEntity newest = revisions.history(id).get(0);
         if (newest.key.number() != request.revision()) {
             throw changed(request, response(newest));
         }
-        Catalogue catalogue = catalogues.current();
-        checkComplete(request, catalogue);
-        if (read(newest).plain().equals(request.plain())) {
-            return response(newest);
-        }
-        return response(store(id, newest.key.number() + 1, request, catalogue, Instant.now(clock)));
+        return read(newest).plain().equals(request.plain())
+                ? newest
+                : store(id, newest.key.number() + 1, request, worked);
     }
 
     private static ChangedMeanwhileException changed(BenchTestRequest request, BenchTestResponse current) {
@@ -205,17 +205,16 @@ class BenchService {
         tests.findByOperatorIdAndRemovedAtIsNullAndDemoTrue(operators.current()).forEach(t -> t.removedAt = now);
     }
 
-    private BenchTestRevisionEntity store(
-            UUID id, int number, BenchTestRequest request, Catalogue catalogue, Instant now) {
-        BenchTestRevisionEntity revision = BenchTestRevisionEntity.of(id, number, now);
+    private BenchTestRevisionEntity store(UUID id, int number, BenchTestRequest request, WorkedOut worked) {
+        BenchTestRevisionEntity revision = BenchTestRevisionEntity.of(id, number, worked.at());
         revision.document = json.writeValueAsString(request.plain());
-        revision.summary = json.writeValueAsString(summarised(request, catalogue));
+        revision.summary = json.writeValueAsString(worked.summary());
         revision.cableTypeId = request.cableKey() == null
                 ? null
                 : catalogues.typeIds(List.of(request.cableKey())).get(0);
         revision.pieceId = request.pieceId();
         revision.files.addAll(BenchFiles.ids(request).collect(Collectors.toSet()));
-        return revisions.save(revision);
+        return revisions.saveAndFlush(revision);
     }
 
     private StoredSummary summarised(BenchTestRequest request, Catalogue catalogue) {

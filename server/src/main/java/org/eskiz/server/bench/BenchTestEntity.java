@@ -4,6 +4,7 @@ import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
@@ -27,7 +28,7 @@ class BenchTestEntity {
     Instant removedAt;
 
     /** Types that were made of it. */
-    @ElementCollection
+    @ElementCollection(fetch = FetchType.EAGER)
     @CollectionTable(name = "bench_made_type", joinColumns = @JoinColumn(name = "test_id"))
     @Column(name = "cable_type_id")
     Set<UUID> madeTypes = new HashSet<>();

@@ -6,8 +6,8 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * A test as somebody notes it. While it is being typed nearly everything may be missing; an analysis says what it lacks.

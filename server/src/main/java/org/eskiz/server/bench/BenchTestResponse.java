@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * A stored test.

@@ -2,12 +2,10 @@ package org.eskiz.server.bench;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
-import org.springframework.data.repository.Repository;
 
-interface BenchTestRevisionRepository extends Repository<BenchTestRevisionEntity, BenchTestRevisionEntity.Key> {
-
-    BenchTestRevisionEntity save(BenchTestRevisionEntity revision);
+interface BenchTestRevisionRepository extends JpaRepository<BenchTestRevisionEntity, BenchTestRevisionEntity.Key> {
 
     /** The newest of every test that is there. */
     @Query("""

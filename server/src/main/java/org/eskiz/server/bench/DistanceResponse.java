@@ -2,7 +2,7 @@ package org.eskiz.server.bench;
 
 import java.util.List;
 import org.eskiz.core.bench.DistanceToFault;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What reflects where.

@@ -12,10 +12,9 @@ import org.eskiz.server.bench.DistanceResponse.ReflectionPeakResponse;
 import org.eskiz.server.bench.DistanceResponse.ReflectionPlaceResponse;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Looks along lines. */
 @Service
@@ -34,7 +33,6 @@ class Distances {
         this.catalogues = catalogues;
     }
 
-    @Transactional(readOnly = true)
     DistanceResponse look(DistanceRequest request) {
         Faults faults = Faults.in(request);
         faults.refuse();

@@ -8,7 +8,7 @@ import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueFile;
 import org.eskiz.server.catalogue.Provenance;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.InvalidRequestException;
 
 /** A cable type made of a test. */
 final class MadeType {

@@ -1,7 +1,7 @@
 package org.eskiz.server.bench;
 
 import jakarta.validation.constraints.NotNull;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /** What a cable type that is made of a test is to be called. */
 record MadeTypeRequest(

@@ -2,7 +2,7 @@ package org.eskiz.server.bench;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * A sweep in a file, as the instrument wrote it.

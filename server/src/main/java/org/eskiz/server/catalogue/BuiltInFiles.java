@@ -19,6 +19,12 @@ import org.apache.commons.csv.CSVRecord;
 /** Reads the cable types and connectors that come with the application. */
 final class BuiltInFiles {
 
+    /**
+     * Counts up with every change of the files, so that of two programs on one database the newer one's figures stand. A test
+     * knows the files by their digest, and which edition they are.
+     */
+    static final int EDITION = 1;
+
     /** Currency of the sample prices. */
     static final String SAMPLE_CURRENCY = "EUR";
 

@@ -39,18 +39,37 @@ public class BuiltInLoader {
         this.clock = clock;
     }
 
-    /** Runs at every start; does nothing when nothing changed. A second server waits for the first. */
+    /** Runs at every start; does nothing when this edition or a newer one is there. A second server waits for the first. */
     @Transactional
     public void load() {
         database.createNativeQuery("select pg_advisory_xact_lock(:lock)")
                 .setParameter("lock", LOCK)
                 .getSingleResult();
+        if (isOfThisEditionOrNewer()) {
+            return;
+        }
         int position = 0;
         for (Map.Entry<String, CableTypeRevisionEntity> read :
                 BuiltInFiles.cableTypes().entrySet()) {
             loadType(read.getKey(), read.getValue(), position++);
         }
         BuiltInFiles.connectors().forEach(this::loadConnector);
+        database.createNativeQuery("""
+                        insert into built_in_catalogue (edition) values (:edition)
+                        on conflict (only_one) do update set edition = excluded.edition""")
+                .setParameter("edition", BuiltInFiles.EDITION)
+                .executeUpdate();
+    }
+
+    /** An older program beside a newer one leaves its figures alone. */
+    private boolean isOfThisEditionOrNewer() {
+        for (Object loaded : database.createNativeQuery("select edition from built_in_catalogue")
+                .getResultList()) {
+            if ((Integer) loaded >= BuiltInFiles.EDITION) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void loadType(String key, CableTypeRevisionEntity read, int position) {

@@ -10,7 +10,7 @@ import java.util.List;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.core.cable.SheetCheck;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /** A cable type on the wire. */
 record CableTypeResponse(

@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -56,6 +57,7 @@ class CatalogueController {
                 .toList();
     }
 
+    @Computation
     @PostMapping(path = "/cable-types/curves", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "drawCurves", summary = "What some types lose and bear over frequency")
     CurvesResponse curves(@RequestBody CurvesRequest request) {

@@ -5,7 +5,8 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.web.Computation;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.ContentDisposition;
@@ -68,6 +69,7 @@ class CatalogueExchangeController {
         return new ClassPathResource("schemas/catalogue-" + CatalogueFile.SCHEMA_VERSION + ".schema.json");
     }
 
+    @Computation
     @PostMapping(path = "/imports/preview", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(
             operationId = "previewImport",

@@ -3,7 +3,7 @@ package org.eskiz.server.catalogue;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * A file of cable types, of connectors, or (JSON) of both.

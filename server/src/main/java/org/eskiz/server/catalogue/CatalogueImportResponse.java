@@ -2,7 +2,7 @@ package org.eskiz.server.catalogue;
 
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What a file would bring, or has brought.

@@ -3,7 +3,7 @@ package org.eskiz.server.catalogue;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.InvalidRequestException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;

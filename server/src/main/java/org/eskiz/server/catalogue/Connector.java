@@ -2,7 +2,7 @@ package org.eskiz.server.catalogue;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * A kind of connector; figures are those of one mated pair: of what came with Eskiz they are typical, and the price is a

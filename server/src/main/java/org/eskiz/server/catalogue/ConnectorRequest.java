@@ -2,9 +2,9 @@ package org.eskiz.server.catalogue;
 
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
-import org.eskiz.server.http.CurrencyCode;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.CurrencyCode;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * What an operator says of a connector of their own; null where it is not known. Its loss is said as one figure at one

@@ -2,8 +2,8 @@ package org.eskiz.server.catalogue;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.DateTimeException;
 import java.time.LocalDate;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -14,11 +14,16 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.eskiz.server.exchange.CsvText;
+import org.eskiz.server.problem.Days;
 
 /**
  * One record of a file of comma-separated values (RFC 4180, UTF-8), column by column.
  */
 record CsvCells(CSVRecord record) {
+
+    private static final int LONGEST_NUMBER = 40;
+    private static final int MOST_COLUMNS_TOLD = 20;
+    private static final int SHOWN = 60;
 
     private static final CSVFormat READ = CSVFormat.RFC4180
             .builder()
@@ -68,10 +73,15 @@ record CsvCells(CSVRecord record) {
     }
 
     private static void requireNone(String trouble, Stream<String> columns) {
-        List<String> wrong = columns.toList();
+        List<String> wrong =
+                columns.limit(MOST_COLUMNS_TOLD).map(CsvCells::shown).toList();
         if (!wrong.isEmpty()) {
             throw new IllegalArgumentException(trouble + String.join(", ", wrong));
         }
+    }
+
+    private static String shown(String text) {
+        return text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text;
     }
 
     private static <T> ReadRow<T> row(CsvCells cells, int line, Function<CsvCells, T> reading) {
@@ -108,8 +118,8 @@ record CsvCells(CSVRecord record) {
     }
 
     static Double number(String column, String text) {
-        if (!text.matches("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eE][-+]?\\d+)?")) {
-            throw new IllegalArgumentException("%s: \"%s\" is not a number".formatted(column, text));
+        if (text.length() > LONGEST_NUMBER || !text.matches("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eE][-+]?\\d+)?")) {
+            throw new IllegalArgumentException("%s: \"%s\" is not a number".formatted(column, shown(text)));
         }
         return Double.valueOf(text);
     }
@@ -122,16 +132,18 @@ record CsvCells(CSVRecord record) {
         return switch (text.toLowerCase(Locale.ROOT)) {
             case "yes" -> true;
             case "no" -> false;
-            default -> throw new IllegalArgumentException("%s: \"%s\" is neither yes nor no".formatted(column, text));
+            default ->
+                throw new IllegalArgumentException("%s: \"%s\" is neither yes nor no".formatted(column, shown(text)));
         };
     }
 
     LocalDate date(String column) {
         String text = text(column);
         try {
-            return text == null ? null : LocalDate.parse(text);
-        } catch (DateTimeParseException e) {
-            throw new IllegalArgumentException("%s: \"%s\" is not a date such as 2026-05-01".formatted(column, text));
+            return text == null ? null : Days.requireUsual(LocalDate.parse(text));
+        } catch (DateTimeException e) {
+            throw new IllegalArgumentException(
+                    "%s: \"%s\" is not a date such as 2026-05-01".formatted(column, shown(text)));
         }
     }
 
@@ -141,7 +153,7 @@ record CsvCells(CSVRecord record) {
             return text == null ? otherwise : Enum.valueOf(of, text.toUpperCase(Locale.ROOT));
         } catch (IllegalArgumentException e) {
             throw new IllegalArgumentException(
-                    "%s: \"%s\" is none of %s".formatted(column, text, List.of(of.getEnumConstants())));
+                    "%s: \"%s\" is none of %s".formatted(column, shown(text), List.of(of.getEnumConstants())));
         }
     }
 }

@@ -4,7 +4,7 @@ import static java.util.Objects.requireNonNullElse;
 
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.AveragePower;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 import org.springframework.stereotype.Service;
 
 /** What types lose and bear over frequency. */

@@ -1,7 +1,7 @@
 package org.eskiz.server.catalogue;
 
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /** One curve a type, in the order of the request. */
 public record CurvesResponse(List<CableCurveResponse> curves) {

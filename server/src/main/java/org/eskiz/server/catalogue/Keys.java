@@ -17,7 +17,7 @@ final class Keys {
     private Keys() {}
 
     static boolean isKey(String text) {
-        return text.matches(FORM);
+        return text.length() <= LONGEST && text.matches(FORM);
     }
 
     /**

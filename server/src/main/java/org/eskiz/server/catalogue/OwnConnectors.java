@@ -6,11 +6,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -2,6 +2,7 @@ package org.eskiz.server.exchange;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import org.eskiz.server.web.Computation;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -21,6 +22,7 @@ class LoadFileController {
         this.sheets = sheets;
     }
 
+    @Computation
     @PostMapping("/loads")
     @Operation(
             operationId = "readLoads",
@@ -29,6 +31,7 @@ class LoadFileController {
         return files.read(request);
     }
 
+    @Computation
     @PostMapping("/sheets")
     @Operation(
             operationId = "readSheet",

@@ -1,7 +1,7 @@
 package org.eskiz.server.exchange;
 
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What a file says at the frequencies asked for.

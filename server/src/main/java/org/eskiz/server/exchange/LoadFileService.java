@@ -9,7 +9,7 @@ import org.eskiz.core.bench.Touchstone;
 import org.eskiz.core.bench.TouchstoneException;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.LoadTable;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 import org.springframework.stereotype.Service;
 
 /** Reads antennas out of files; stores nothing. */

@@ -1,7 +1,7 @@
 package org.eskiz.server.exchange;
 
 import java.util.List;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.InvalidRequestException;
 
 /** Frequency and loss of a piece as it was measured, out of a table in any usual form. */
 public final class LossTable {

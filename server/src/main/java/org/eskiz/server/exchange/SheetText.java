@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.IntPredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.eskiz.server.exchange.SheetTextRequest.FrequencyUnit;
@@ -53,36 +54,56 @@ final class SheetText {
     final LossPer lossPer;
     private final boolean decimalComma;
 
-    /** As many quotes behind it as close again. */
-    private static final String OUTSIDE_QUOTES = "(?=([^\"]*\"[^\"]*\")*[^\"]*$)";
-
     /** What may stand between columns. */
     enum Separator {
-        TAB("\t", "tabs"),
-        SEMICOLON(";", "semicolons"),
-        BAR("\\|", "bars"),
-        SPACE("\\s+", "spaces"),
-        COMMA(",", "commas");
+        TAB("tabs", c -> c == '\t'),
+        SEMICOLON("semicolons", c -> c == ';'),
+        BAR("bars", c -> c == '|'),
+        SPACE("spaces", Character::isWhitespace),
+        COMMA("commas", c -> c == ',');
 
-        final String pattern;
         final String word;
+        private final IntPredicate parts;
 
-        Separator(String pattern, String word) {
-            this.pattern = pattern;
+        Separator(String word, IntPredicate parts) {
             this.word = word;
+            this.parts = parts;
         }
 
+        /** Cells that are not empty, without their quotes; what stands between quotes is not parted. One pass. */
         String[] split(String line) {
-            return Arrays.stream(line.strip().split(line.indexOf('"') < 0 ? pattern : pattern + OUTSIDE_QUOTES))
-                    .map(cell -> cell.replace("\"", "").strip())
-                    .filter(cell -> !cell.isEmpty())
-                    .toArray(String[]::new);
+            List<String> cells = new ArrayList<>();
+            StringBuilder cell = new StringBuilder();
+            long quotesBehind = line.chars().filter(c -> c == '"').count();
+            for (int i = 0; i < line.length(); i++) {
+                char c = line.charAt(i);
+                if (c == '"') {
+                    quotesBehind--;
+                } else if (parts.test(c) && quotesBehind % 2 == 0) {
+                    addTo(cells, cell);
+                } else {
+                    cell.append(c);
+                }
+            }
+            addTo(cells, cell);
+            return cells.toArray(String[]::new);
+        }
+
+        private static void addTo(List<String> cells, StringBuilder cell) {
+            String text = cell.toString().strip();
+            if (!text.isEmpty()) {
+                cells.add(text);
+            }
+            cell.setLength(0);
         }
     }
 
     private SheetText(SheetTextRequest request) {
         List<String> lines = request.text().replaceFirst("^\uFEFF", "").lines().toList();
-        List<String> said = lines.stream().filter(l -> !isBlank(l)).toList();
+        List<String> said = lines.stream()
+                .filter(l -> !isBlank(l))
+                .map(SheetText::collapsed)
+                .toList();
         this.separator = separatorOf(said);
         String decimals = separator == Separator.COMMA ? ".*\"\\s*\\d+,\\d+\\s*\".*" : ".*\\d,\\d.*";
         this.decimalComma = said.stream().anyMatch(l -> l.matches(decimals));
@@ -101,7 +122,7 @@ final class SheetText {
         for (int i = 0; i < lines.size(); i++) {
             if (rows.size() <= MOST_ROWS
                     && !isBlank(lines.get(i))
-                    && !(hasHeader && lines.get(i).equals(header))) {
+                    && !(hasHeader && collapsed(lines.get(i)).equals(header))) {
                 read(i + 1, lines.get(i));
             }
         }
@@ -130,7 +151,7 @@ final class SheetText {
     }
 
     private void read(int line, String text) {
-        List<Cell> numbers = numbers(text);
+        List<Cell> numbers = numbers(collapsed(text));
         if (numbers.size() < 2) {
             skip(line, text, numbers.isEmpty() ? "there is no number in it" : "there is only one number in it");
             return;
@@ -171,6 +192,28 @@ final class SheetText {
         if (skipped.size() < MOST_SKIPPED) {
             skipped.add(new Skipped(line, text.substring(0, Math.min(text.length(), SHOWN_OF_A_LINE)), why));
         }
+    }
+
+    /**
+     * A line whose white space is at most two characters in a row, one where a tab is among them. No pattern that is looked
+     * for in it then tries a long row of spaces again and again.
+     */
+    private static String collapsed(String line) {
+        StringBuilder text = new StringBuilder(line.length());
+        for (int from = 0; from < line.length(); ) {
+            int to = from;
+            while (to < line.length() && Character.isWhitespace(line.charAt(to))) {
+                to++;
+            }
+            if (to == from) {
+                text.append(line.charAt(from++));
+            } else {
+                String space = line.substring(from, to);
+                text.append(space.indexOf('\t') >= 0 ? "\t" : space.substring(0, Math.min(2, space.length())));
+                from = to;
+            }
+        }
+        return text.toString();
     }
 
     private static boolean isBlank(String line) {

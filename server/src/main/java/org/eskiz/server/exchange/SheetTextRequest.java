@@ -2,7 +2,7 @@ package org.eskiz.server.exchange;
 
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * A table of attenuation as somebody copied it, and what is known of the cable.

@@ -2,7 +2,7 @@ package org.eskiz.server.exchange;
 
 import java.util.List;
 import org.eskiz.core.cable.SheetCheck;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * What was understood of a table, before anything is stored.

@@ -9,7 +9,7 @@ import org.eskiz.core.cable.AttenuationFit;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.core.cable.SheetCheck;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 import org.springframework.stereotype.Service;
 
 /** Reads tables of attenuation and says what was understood; stores nothing. */

@@ -10,6 +10,7 @@ import org.eskiz.server.instrument.InstrumentRequests.SweepBeginRequest;
 import org.eskiz.server.instrument.InstrumentRequests.SweepResultRequest;
 import org.eskiz.server.instrument.InstrumentResponses.CalibrationResponse;
 import org.eskiz.server.instrument.InstrumentResponses.IdentityResponse;
+import org.eskiz.server.instrument.InstrumentResponses.KeyedResponse;
 import org.eskiz.server.instrument.InstrumentResponses.ReadingTakenResponse;
 import org.eskiz.server.instrument.InstrumentResponses.RevealedResponse;
 import org.eskiz.server.instrument.InstrumentResponses.StandInsResponse;
@@ -44,6 +45,14 @@ class InstrumentController {
     @Operation(operationId = "standIns", summary = "Where the stand-ins are that were started with the demo")
     StandInsResponse standIns() {
         return standIns;
+    }
+
+    @GetMapping(path = "/keyed", consumes = MediaType.ALL_VALUE)
+    @Operation(
+            operationId = "keyedTransmitters",
+            summary = "Radios that may still be transmitting: switch them off by hand")
+    KeyedResponse keyed() {
+        return instruments.keyed();
     }
 
     @PostMapping("/identity")

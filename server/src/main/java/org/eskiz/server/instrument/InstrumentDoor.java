@@ -2,17 +2,14 @@ package org.eskiz.server.instrument;
 
 import java.net.InetAddress;
 import java.net.UnknownHostException;
-import java.sql.Timestamp;
-import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Arrays;
 import java.util.Objects;
 import java.util.function.Function;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
 
@@ -25,12 +22,10 @@ class InstrumentDoor {
 
     private final SettingsService settings;
     private final JdbcTemplate sql;
-    private final Clock clock;
 
-    InstrumentDoor(SettingsService settings, JdbcTemplate sql, Clock clock) {
+    InstrumentDoor(SettingsService settings, JdbcTemplate sql) {
         this.settings = settings;
         this.sql = sql;
-        this.clock = clock;
     }
 
     /**
@@ -40,26 +35,43 @@ class InstrumentDoor {
      * @throws ChangedMeanwhileException when somebody else drives it
      */
     <T> T talk(InstrumentRequest to, int withinMs, Function<ScpiConnection, T> conversation) {
-        Faults.in(to).refuse();
-        InetAddress host = allowed(to.host());
-        hold(to);
-        try (ScpiConnection connection = ScpiConnection.open(to.address(), host, to.port(), withinMs)) {
+        try (ScpiConnection connection = ScpiConnection.open(to.address(), admitted(to), to.port(), withinMs)) {
             return conversation.apply(connection);
         }
+    }
+
+    /**
+     * Where an instrument is, when this tab may drive it; from now on it does.
+     *
+     * @throws ChangedMeanwhileException when somebody else drives it
+     */
+    InetAddress admitted(InstrumentRequest to) {
+        Faults.in(to).refuse();
+        InetAddress host = allowed(to.host());
+        hold(to, host);
+        return host;
+    }
+
+    /** One instrument by one name, however somebody calls its host. */
+    static String address(InetAddress host, int port) {
+        return host.getHostAddress() + ":" + port;
     }
 
     /** Lets go of an instrument; one that somebody else holds stays held. */
     void release(InstrumentRequest to) {
         Faults.in(to).refuse();
-        sql.update("delete from instrument_lease where address = ? and holder = ?", to.address(), to.holder());
+        sql.update(
+                "delete from instrument_lease where address = ? and holder = ?",
+                address(allowed(to.host()), to.port()),
+                to.holder());
     }
 
-    private void hold(InstrumentRequest to) {
-        Instant now = Instant.now(clock);
+    /** By the clock of the database, which is one for all servers. */
+    private void hold(InstrumentRequest to, InetAddress host) {
         int held = sql.update("""
-                insert into instrument_lease (address, holder, until) values (?, ?, ?)
+                insert into instrument_lease (address, holder, until) values (?, ?, now() + make_interval(secs => ?))
                 on conflict (address) do update set holder = excluded.holder, until = excluded.until
-                where instrument_lease.holder = excluded.holder or instrument_lease.until < ?""", to.address(), to.holder(), Timestamp.from(now.plus(HELD_FOR)), Timestamp.from(now));
+                where instrument_lease.holder = excluded.holder or instrument_lease.until < now()""", address(host, to.port()), to.holder(), (double) HELD_FOR.toSeconds());
         if (held == 0) {
             throw new ChangedMeanwhileException(
                     "another tab drives the instrument at %s; it is let go %d s after that tab was last heard of"

@@ -2,8 +2,8 @@ package org.eskiz.server.instrument;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * Where an instrument is, and who drives it.

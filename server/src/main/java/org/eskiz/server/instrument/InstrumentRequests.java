@@ -2,8 +2,8 @@ package org.eskiz.server.instrument;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /** What can be asked of an instrument. */
 final class InstrumentRequests {

@@ -1,7 +1,7 @@
 package org.eskiz.server.instrument;
 
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /** What instruments answer. */
 final class InstrumentResponses {
@@ -36,8 +36,20 @@ final class InstrumentResponses {
 
     record SweepProgressResponse(int percent) {}
 
-    /** Power, as one would note it: {@code 97.8-98.9}. */
-    record ReadingTakenResponse(String text) {}
+    /**
+     * A reading.
+     *
+     * @param text power, as one would note it: {@code 97.8-98.9}
+     * @param transmitterOff always true: a radio that does not confirm that it is off is an error
+     */
+    record ReadingTakenResponse(String text, boolean transmitterOff) {}
+
+    /**
+     * Radios that were keyed and did not confirm that they are off.
+     *
+     * @param addresses where they are; empty when all are off
+     */
+    record KeyedResponse(List<String> addresses) {}
 
     /** What a piece of the shelf really is. */
     record RevealedResponse(String label, String truth) {}

@@ -10,9 +10,6 @@ import org.eskiz.core.bench.Sweep;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchFileResponse;
 import org.eskiz.server.bench.BenchFiles;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.OutsideException;
 import org.eskiz.server.instrument.InstrumentRequests.CalibrationRequest;
 import org.eskiz.server.instrument.InstrumentRequests.Connection;
 import org.eskiz.server.instrument.InstrumentRequests.ReadingTakenRequest;
@@ -23,9 +20,13 @@ import org.eskiz.server.instrument.InstrumentRequests.SweepResultRequest;
 import org.eskiz.server.instrument.InstrumentResponses.CalibrationResponse;
 import org.eskiz.server.instrument.InstrumentResponses.IdentityResponse;
 import org.eskiz.server.instrument.InstrumentResponses.InstrumentKind;
+import org.eskiz.server.instrument.InstrumentResponses.KeyedResponse;
 import org.eskiz.server.instrument.InstrumentResponses.ReadingTakenResponse;
 import org.eskiz.server.instrument.InstrumentResponses.RevealedResponse;
 import org.eskiz.server.instrument.InstrumentResponses.SweepProgressResponse;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.OutsideException;
 import org.springframework.stereotype.Service;
 
 /** Asks instruments. */
@@ -36,6 +37,10 @@ class Instruments {
     private static final int DATA_MS = 20_000;
 
     private static final int READINGS = 8;
+
+    /** A meter may be off, but no radio makes ten times what it is set to. */
+    private static final double WATTS_READ_AT_MOST = 10;
+
     private static final long BETWEEN_READINGS_MS = 150;
 
     /** Maker, model, serial number, firmware (IEEE 488.2). */
@@ -43,11 +48,16 @@ class Instruments {
 
     private static final Pattern QUOTED = Pattern.compile("\"([^\"]*)\"");
 
+    /** More than any port shows; uncalibrated leads show a little over 1. */
+    private static final double MOST_REFLECTION = 100;
+
     private final InstrumentDoor door;
+    private final Transmitter transmitter;
     private final BenchFiles files;
 
-    Instruments(InstrumentDoor door, BenchFiles files) {
+    Instruments(InstrumentDoor door, Transmitter transmitter, BenchFiles files) {
         this.door = door;
+        this.transmitter = transmitter;
         this.files = files;
     }
 
@@ -104,7 +114,7 @@ class Instruments {
         return door.talk(
                 request,
                 SHORT_MS,
-                c -> new SweepProgressResponse((int) Math.max(0, Math.min(100, c.askNumber("SENS:SWE:PROG?")))));
+                c -> new SweepProgressResponse((int) c.askNumber("SENS:SWE:PROG?", "percent of a sweep", 0, 100)));
     }
 
     void abort(InstrumentRequest request) {
@@ -118,15 +128,9 @@ class Instruments {
     BenchFileResponse result(SweepResultRequest request) {
         Faults.in(request).refuse();
         Sweep sweep = door.talk(request.instrument(), DATA_MS, c -> {
-            int points = (int) c.askNumber("SENS:SWE:POIN?");
-            if (points < 2 || 16L * points > ScpiConnection.MOST_BLOCK_BYTES) {
-                throw new OutsideException(
-                        "the instrument speaks of %d points, which cannot be read".formatted(points));
-            }
-            List<Double> f = Arrays.stream(c.askBlock("CALC:DATA? FREQ", points))
-                    .map(hz -> hz / 1e6)
-                    .boxed()
-                    .toList();
+            int points =
+                    (int) c.askNumber("SENS:SWE:POIN?", "points of a sweep", 2, ScpiConnection.MOST_BLOCK_BYTES / 16.0);
+            List<Double> f = frequenciesMHz(c.askBlock("CALC:DATA? FREQ", points));
             return request.connection() == Connection.THROUGH
                     ? new Sweep.TwoPort(50, f, through(c, points))
                     : new Sweep.OnePort(50, f, parameters(c, "ONE", points));
@@ -146,8 +150,26 @@ class Instruments {
                 .toList();
     }
 
+    /** Frequencies rise, and none is zero. */
+    private static List<Double> frequenciesMHz(double[] hertz) {
+        for (int i = 0; i < hertz.length; i++) {
+            if (hertz[i] <= 0 || (i > 0 && hertz[i] <= hertz[i - 1])) {
+                throw new OutsideException(
+                        "the instrument gives %s Hz as frequency %d of %d, which cannot be: they rise from above 0"
+                                .formatted(hertz[i], i + 1, hertz.length));
+            }
+        }
+        return Arrays.stream(hertz).map(hz -> hz / 1e6).boxed().toList();
+    }
+
     private static List<Complex> parameters(ScpiConnection c, String name, int points) {
         double[] values = c.askBlock("CALC:DATA? " + name, 2 * points);
+        for (double value : values) {
+            if (Math.abs(value) > MOST_REFLECTION) {
+                throw new OutsideException(
+                        "the instrument gives %s in %s, which no cable shows".formatted(value, name));
+            }
+        }
         return IntStream.range(0, points)
                 .mapToObj(i -> Complex.ofCartesian(values[2 * i], values[2 * i + 1]))
                 .toList();
@@ -156,23 +178,25 @@ class Instruments {
     /** Keys the radio, reads for a while, and lets go of the key whatever happens. */
     ReadingTakenResponse read(ReadingTakenRequest request) {
         Faults.in(request).refuse();
-        return door.talk(request.instrument(), DATA_MS, c -> {
-            c.command(
-                    "SOUR:FREQ " + hertz(request.frequencyMHz()),
-                    "SOUR:POW " + request.powerW(),
-                    "ROUT:PATH " + request.path(),
-                    "OUTP ON");
-            try {
-                double[] watts = new double[READINGS];
-                for (int i = 0; i < READINGS; i++) {
-                    pause();
-                    watts[i] = c.askNumber("MEAS:POW?");
-                }
-                return new ReadingTakenResponse(noted(watts));
-            } finally {
-                c.tell("OUTP OFF");
+        String[] setUp = {
+            "SOUR:FREQ " + hertz(request.frequencyMHz()), "SOUR:POW " + request.powerW(), "ROUT:PATH " + request.path()
+        };
+        double most = WATTS_READ_AT_MOST * request.powerW();
+        return transmitter.whileKeyed(request.instrument(), DATA_MS, setUp, c -> {
+            double[] watts = new double[READINGS];
+            for (int i = 0; i < READINGS; i++) {
+                pause();
+                watts[i] = c.askNumber("MEAS:POW?", "W", 0, most);
             }
+            return new ReadingTakenResponse(noted(watts), true);
         });
+    }
+
+    /** Radios that may still be transmitting, and are to be switched off by hand. */
+    KeyedResponse keyed() {
+        return new KeyedResponse(transmitter.maybeKeyed().stream()
+                .map(Transmitter.Keyed::address)
+                .toList());
     }
 
     private static String noted(double[] watts) {
@@ -185,12 +209,13 @@ class Instruments {
     }
 
     IdentityResponse connect(ShelfRequest request) {
-        Faults.in(request).refuse();
+        Faults faults = Faults.in(request);
+        if (request.cable() != null && !ScpiConnection.isArgument(request.cable())) {
+            faults.add("cable", "must be letters, digits, spaces and plain punctuation, without quotes and semicolons");
+        }
+        faults.refuse();
         door.talk(request.instrument(), SHORT_MS, c -> {
-            c.command(
-                    request.cable() == null
-                            ? "SIM:BLIN"
-                            : "SIM:CABL \"" + request.cable().replace("\"", "") + "\"");
+            c.command(request.cable() == null ? "SIM:BLIN" : "SIM:CABL \"" + request.cable() + "\"");
             return null;
         });
         return identify(request.instrument());

@@ -11,7 +11,7 @@ import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
-import org.eskiz.server.http.OutsideException;
+import org.eskiz.server.problem.OutsideException;
 
 /**
  * A conversation with an instrument: lines of ASCII, and definite-length blocks (IEEE 488.2). It is bounded: an answer has to
@@ -56,8 +56,20 @@ final class ScpiConnection implements AutoCloseable {
         this.until = System.nanoTime() + withinMs * 1_000_000L;
     }
 
-    /** Sends a command that has no answer. */
+    /** Whether a text can stand in a command as it is: no second command, no end of a string, no end of a line. */
+    static boolean isArgument(String text) {
+        return text.chars().allMatch(c -> c >= ' ' && c <= '~' && c != ';' && c != '"' && c != '\'');
+    }
+
+    /**
+     * Sends a command that has no answer.
+     *
+     * @throws IllegalArgumentException for what is not one command; that would be a fault of ours
+     */
     void tell(String command) {
+        if (!command.chars().allMatch(c -> c >= ' ' && c <= '~' && c != ';')) {
+            throw new IllegalArgumentException("not one command: " + command);
+        }
         try {
             out.write((command + "\n").getBytes(StandardCharsets.US_ASCII));
             out.flush();
@@ -96,8 +108,21 @@ final class ScpiConnection implements AutoCloseable {
         return new String(line, 0, n, StandardCharsets.US_ASCII).strip();
     }
 
-    /** Asks for a number. */
-    double askNumber(String query) {
+    /**
+     * Asks for a number that can only lie between two bounds.
+     *
+     * @param what it is, for whoever reads that it cannot be
+     */
+    double askNumber(String query, String what, double least, double most) {
+        double value = askNumber(query);
+        if (value < least || value > most) {
+            throw new OutsideException(
+                    "%s answers %s %s to %s, which cannot be".formatted(address, value, what, query));
+        }
+        return value;
+    }
+
+    private double askNumber(String query) {
         String answer = ask(query);
         try {
             double value = Double.parseDouble(answer);

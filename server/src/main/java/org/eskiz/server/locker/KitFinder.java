@@ -29,7 +29,6 @@ import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.Provenance;
-import org.eskiz.server.http.Faults;
 import org.eskiz.server.locker.KitSearchResponse.FoundKitResponse;
 import org.eskiz.server.locker.KitSearchResponse.LaidResponse;
 import org.eskiz.server.locker.KitSearchResponse.LeftOutResponse;
@@ -38,8 +37,8 @@ import org.eskiz.server.locker.KitSearchResponse.SpareResponse;
 import org.eskiz.server.locker.KitSearchResponse.Why;
 import org.eskiz.server.locker.PieceSummary.Standing;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.problem.Faults;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Makes runs of what lies in the locker. */
 @Service
@@ -72,7 +71,6 @@ class KitFinder {
     }
 
     /** The best kits for a run, one for each thing that may be wanted most. */
-    @Transactional(readOnly = true)
     KitSearchResponse search(KitSearchRequest request) {
         Catalogue catalogue = catalogues.current();
         Faults faults = Faults.in(request);

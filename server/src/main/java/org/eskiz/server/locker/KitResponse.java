@@ -2,7 +2,7 @@ package org.eskiz.server.locker;
 
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * A kit that is kept.

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.kit.KitWanted;
 import org.eskiz.server.assessment.ComparisonRequest;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.Within;
 
 /**
  * A run to be made of owned pieces.

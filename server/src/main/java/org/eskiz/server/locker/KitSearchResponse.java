@@ -5,7 +5,7 @@ import java.util.UUID;
 import org.eskiz.core.kit.KitPreference;
 import org.eskiz.server.assessment.ComparisonResponse;
 import org.eskiz.server.assessment.ElementRequest;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * The kits that were found.

@@ -15,13 +15,14 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.locker.KitResponse.AdapterResponse;
 import org.eskiz.server.locker.KitResponse.PackedResponse;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -35,6 +36,7 @@ class KitService {
     private final OutingRepository outings;
     private final CatalogueService catalogues;
     private final OperatorService operators;
+    private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -44,6 +46,7 @@ class KitService {
             OutingRepository outings,
             CatalogueService catalogues,
             OperatorService operators,
+            IdempotentStore store,
             JsonMapper json,
             Clock clock) {
         this.kits = kits;
@@ -51,6 +54,7 @@ class KitService {
         this.outings = outings;
         this.catalogues = catalogues;
         this.operators = operators;
+        this.store = store;
         this.json = json;
         this.clock = clock;
     }
@@ -61,24 +65,28 @@ class KitService {
     }
 
     /** Stores a new kit under the client's id; sent again, it answers what is stored. */
-    @Transactional
     KitResponse create(KitRequest request) {
-        return create(request, false);
+        requireId(request);
+        return store.createOrRepeat(() -> stored(request), () -> create(request, false));
     }
 
     /** Stores a kit of the demo, within the caller's transaction. */
     void createDemo(KitRequest request) {
-        create(request, true);
+        requireId(request);
+        stored(request).orElseGet(() -> create(request, true));
     }
 
-    private KitResponse create(KitRequest request, boolean demo) {
+    private static void requireId(KitRequest request) {
         if (request.id() == null) {
             throw new InvalidRequestException("id", "must be given: the client makes it");
         }
-        Optional<KitEntity> known = kits.findById(request.id());
-        if (known.isPresent()) {
-            return response(known.get());
-        }
+    }
+
+    private Optional<KitResponse> stored(KitRequest request) {
+        return kits.findById(request.id()).map(this::response);
+    }
+
+    private KitResponse create(KitRequest request, boolean demo) {
         check(request);
         KitEntity kit = KitEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
         write(kit, request);
@@ -92,11 +100,18 @@ class KitService {
      *
      * @throws ChangedMeanwhileException when it was changed since it was read
      */
-    @Transactional
     KitResponse save(UUID id, KitRequest request) {
+        return store.change(() -> saveOver(id, request), () -> changed(id));
+    }
+
+    private ChangedMeanwhileException changed(UUID id) {
+        return new ChangedMeanwhileException("the kit was changed meanwhile", response(existing(id)));
+    }
+
+    private KitResponse saveOver(UUID id, KitRequest request) {
         KitEntity kit = existing(id);
         if (!kit.version.equals(request.version())) {
-            throw new ChangedMeanwhileException("the kit was changed meanwhile", response(kit));
+            throw changed(id);
         }
         check(request);
         write(kit, request);

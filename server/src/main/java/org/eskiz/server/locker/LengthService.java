@@ -15,7 +15,7 @@ import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.Connector;
-import org.eskiz.server.http.Faults;
+import org.eskiz.server.problem.Faults;
 import org.springframework.stereotype.Service;
 
 /** Works out lengths: which set serves several sites, and what to cut from which reel. */

@@ -1,7 +1,7 @@
 package org.eskiz.server.locker;
 
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * The best set of each size.

@@ -7,7 +7,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.Attachment;
+import org.eskiz.server.web.Attachment;
+import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -165,18 +166,21 @@ class LockerController {
         return kits.restore(id);
     }
 
+    @Computation
     @PostMapping(path = "/kit-searches", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "searchKits", summary = "The best kits of owned pieces for a run; stores nothing")
     KitSearchResponse search(@RequestBody KitSearchRequest request) {
         return finder.search(request);
     }
 
+    @Computation
     @PostMapping(path = "/length-sets", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "searchLengthSets", summary = "Which few lengths serve several sites best; stores nothing")
     LengthSetResponse sets(@RequestBody LengthSetRequest request) {
         return lengths.sets(request);
     }
 
+    @Computation
     @PostMapping(path = "/cut-plans", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "planCuts", summary = "What to cut from which reel with least waste; stores nothing")
     CutPlanResponse cuts(@RequestBody CutPlanRequest request) {

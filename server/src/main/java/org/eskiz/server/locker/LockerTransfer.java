@@ -11,8 +11,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.InvalidRequestException;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

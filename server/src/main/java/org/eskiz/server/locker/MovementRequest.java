@@ -5,7 +5,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * Pieces taken out or put away together; all of them, or none.

@@ -6,19 +6,18 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
-import org.springframework.dao.DataIntegrityViolationException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Takes pieces out and puts them away: all that a movement names, or none of them. */
 @Service
@@ -30,7 +29,7 @@ class MovementService {
     private final PieceHistories histories;
     private final PieceWriting writing;
     private final OperatorService operators;
-    private final TransactionTemplate transaction;
+    private final IdempotentStore store;
 
     MovementService(
             PieceRepository pieces,
@@ -39,14 +38,14 @@ class MovementService {
             PieceHistories histories,
             PieceWriting writing,
             OperatorService operators,
-            PlatformTransactionManager transactions) {
+            IdempotentStore store) {
         this.pieces = pieces;
         this.outings = outings;
         this.service = service;
         this.histories = histories;
         this.writing = writing;
         this.operators = operators;
-        this.transaction = new TransactionTemplate(transactions);
+        this.store = store;
     }
 
     /**
@@ -55,24 +54,25 @@ class MovementService {
      * @return the pieces as they stand then
      */
     List<PieceSummary> move(UUID id, MovementRequest request) {
-        try {
-            return transaction.execute(status -> moveOnce(id, request));
-        } catch (DataIntegrityViolationException raced) {
-            // somebody took one of them out at the same moment: now that shows
-            return transaction.execute(status -> moveOnce(id, request));
-        }
+        Faults.in(request).refuse();
+        return store.createOrRepeat(() -> amended(id, request), () -> note(id, request));
     }
 
-    private List<PieceSummary> moveOnce(UUID id, MovementRequest request) {
-        Faults faults = Faults.in(request);
-        faults.refuse();
+    private Optional<List<PieceSummary>> amended(UUID id, MovementRequest request) {
         List<OutingEntity> known = of(id).toList();
-        if (!known.isEmpty()) {
-            known.forEach(o -> amend(o, request));
-            return summaries(known.stream().map(o -> o.pieceId).toList());
-        }
+        known.forEach(o -> amend(o, request));
+        return known.isEmpty()
+                ? Optional.empty()
+                : Optional.of(summaries(known.stream().map(o -> o.pieceId).toList()));
+    }
+
+    /** The pieces are locked first, in one order, so that two movements of one piece come one after the other. */
+    private List<PieceSummary> note(UUID id, MovementRequest request) {
+        Faults faults = Faults.in(request);
         Map<UUID, PieceEntity> moved =
-                pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(request.pieceIds(), operators.current()).stream()
+                pieces
+                        .findByIdInAndOperatorIdAndDeletedAtIsNullOrderById(request.pieceIds(), operators.current())
+                        .stream()
                         .collect(Collectors.toMap(p -> p.id, Function.identity()));
         Map<UUID, List<OutingEntity>> before = outings.findByPieceIdInOrderByTakenOn(moved.keySet()).stream()
                 .collect(Collectors.groupingBy(o -> o.pieceId));

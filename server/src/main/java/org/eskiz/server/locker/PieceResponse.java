@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.Cause;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * A piece with its whole life.

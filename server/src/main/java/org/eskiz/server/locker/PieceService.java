@@ -11,18 +11,15 @@ import java.util.stream.Collectors;
 import org.eskiz.server.bench.KnownPieces;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.plan.PlansOfPieces;
-import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.OptimisticLockingFailureException;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 
 /** Keeps pieces, and what is done to them. */
 @Service
@@ -36,7 +33,7 @@ class PieceService implements KnownPieces {
     private final PlansOfPieces plans;
     private final CatalogueService catalogues;
     private final OperatorService operators;
-    private final TransactionTemplate transaction;
+    private final IdempotentStore store;
     private final Clock clock;
 
     PieceService(
@@ -48,7 +45,7 @@ class PieceService implements KnownPieces {
             PlansOfPieces plans,
             CatalogueService catalogues,
             OperatorService operators,
-            PlatformTransactionManager transactions,
+            IdempotentStore store,
             Clock clock) {
         this.pieces = pieces;
         this.changes = changes;
@@ -58,7 +55,7 @@ class PieceService implements KnownPieces {
         this.plans = plans;
         this.catalogues = catalogues;
         this.operators = operators;
-        this.transaction = new TransactionTemplate(transactions);
+        this.store = store;
         this.clock = clock;
     }
 
@@ -86,27 +83,25 @@ class PieceService implements KnownPieces {
         if (request.id() == null) {
             throw new InvalidRequestException("id", "must be given: the client makes it");
         }
-        try {
-            return transaction.execute(status -> createOrRepeat(request, false));
-        } catch (DataIntegrityViolationException raced) {
-            return transaction.execute(status -> createOrRepeat(request, false));
-        }
+        return store.createOrRepeat(() -> stored(request), () -> create(request, false));
     }
 
     /** Stores a piece of the demo, within the caller's transaction. */
     void createDemo(PieceRequest request) {
-        createOrRepeat(request, true);
+        stored(request).orElseGet(() -> create(request, true));
     }
 
-    private PieceResponse createOrRepeat(PieceRequest request, boolean demo) {
-        Optional<PieceEntity> known = pieces.findById(request.id());
-        if (known.isPresent()) {
-            PieceResponse stored = whole(known.get());
-            if (known.get().deletedAt != null || !known.get().label.equals(request.label())) {
+    private Optional<PieceResponse> stored(PieceRequest request) {
+        return pieces.findById(request.id()).map(piece -> {
+            PieceResponse stored = whole(piece);
+            if (piece.deletedAt != null || !piece.label.equals(request.label())) {
                 throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another piece", stored);
             }
             return stored;
-        }
+        });
+    }
+
+    private PieceResponse create(PieceRequest request, boolean demo) {
         checked(request, request.id()).refuse();
         PieceEntity piece = PieceEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
         write(piece, request);
@@ -124,11 +119,7 @@ class PieceService implements KnownPieces {
         if (request.version() == null) {
             throw new InvalidRequestException("version", "must be given: the version that the change starts from");
         }
-        try {
-            return transaction.execute(status -> saveOver(id, request));
-        } catch (OptimisticLockingFailureException raced) {
-            throw changed(request, get(id));
-        }
+        return store.change(() -> saveOver(id, request), () -> changed(request, get(id)));
     }
 
     private PieceResponse saveOver(UUID id, PieceRequest request) {
@@ -207,17 +198,18 @@ class PieceService implements KnownPieces {
     }
 
     /** Notes what was done to a piece. Sent again under the same id, it is noted once. */
-    @Transactional
     PieceResponse change(UUID id, PieceChangeRequest request) {
         Faults faults = Faults.in(request);
         faults.refuse();
-        PieceEntity piece = existing(id);
-        if (changes.findById(request.id()).isPresent()) {
-            return whole(piece);
-        }
+        return store.createOrRepeat(
+                () -> changes.findById(request.id()).map(c -> whole(existing(id))), () -> note(existing(id), request));
+    }
+
+    private PieceResponse note(PieceEntity piece, PieceChangeRequest request) {
+        Faults faults = Faults.in(request);
         check(request, piece, faults);
         faults.refuse();
-        PieceChangeEntity change = PieceChangeEntity.of(id, request, Instant.now(clock));
+        PieceChangeEntity change = PieceChangeEntity.of(piece.id, request, Instant.now(clock));
         switch (request.kind()) {
             case NEW_END -> {
                 change.lengthBeforeM = piece.lengthM;

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.kit.End;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * A piece in the locker, and how it stands.

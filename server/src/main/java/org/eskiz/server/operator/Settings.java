@@ -6,10 +6,10 @@ import jakarta.validation.constraints.NotNull;
 import org.eskiz.core.bench.Ageing;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.choice.Preference;
-import org.eskiz.server.http.CurrencyCode;
-import org.eskiz.server.http.OrNull;
-import org.eskiz.server.http.PlainText;
-import org.eskiz.server.http.Within;
+import org.eskiz.server.problem.CurrencyCode;
+import org.eskiz.server.problem.OrNull;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
 
 /**
  * How the operator likes to work.

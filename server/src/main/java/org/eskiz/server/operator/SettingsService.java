@@ -2,13 +2,10 @@ package org.eskiz.server.operator;
 
 import java.time.Clock;
 import java.time.Instant;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.OptimisticLockingFailureException;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -18,19 +15,19 @@ public class SettingsService {
 
     private final SettingsRepository settings;
     private final OperatorService operators;
-    private final TransactionTemplate transaction;
+    private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
 
     SettingsService(
             SettingsRepository settings,
             OperatorService operators,
-            PlatformTransactionManager transactions,
+            IdempotentStore store,
             JsonMapper json,
             Clock clock) {
         this.settings = settings;
         this.operators = operators;
-        this.transaction = new TransactionTemplate(transactions);
+        this.store = store;
         this.json = json;
         this.clock = clock;
     }
@@ -47,11 +44,7 @@ public class SettingsService {
      */
     Settings save(Settings changed) {
         Faults.in(changed).refuse();
-        try {
-            return transaction.execute(status -> saveOver(changed));
-        } catch (OptimisticLockingFailureException | DataIntegrityViolationException raced) {
-            throw conflict(changed);
-        }
+        return store.change(() -> saveOver(changed), () -> conflict(changed));
     }
 
     /** Puts settings in the place of those that stand, whichever they are. */

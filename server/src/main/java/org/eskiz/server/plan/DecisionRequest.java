@@ -3,7 +3,7 @@ package org.eskiz.server.plan;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
 import org.eskiz.server.assessment.ComparisonRequest;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * A choice to be kept.

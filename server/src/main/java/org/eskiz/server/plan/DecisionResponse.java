@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
 import org.eskiz.server.assessment.ComparisonResponse;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -14,11 +14,12 @@ import org.eskiz.server.assessment.ComparisonResponse;
 import org.eskiz.server.assessment.ComparisonService;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -35,6 +36,7 @@ class DecisionService {
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final EntityManager database;
+    private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
     private final String coreVersion;
@@ -47,6 +49,7 @@ class DecisionService {
             CatalogueService catalogues,
             OperatorService operators,
             EntityManager database,
+            IdempotentStore store,
             JsonMapper json,
             Clock clock,
             Optional<BuildProperties> build) {
@@ -57,6 +60,7 @@ class DecisionService {
         this.catalogues = catalogues;
         this.operators = operators;
         this.database = database;
+        this.store = store;
         this.json = json;
         this.clock = clock;
         this.coreVersion = build.map(BuildProperties::getVersion).orElse("unbuilt");
@@ -79,23 +83,39 @@ class DecisionService {
      *
      * @throws ChangedMeanwhileException when the plan was changed since it was looked at
      */
-    @Transactional
     DecisionResponse decide(UUID planId, DecisionRequest request) {
         Faults.in(request).refuse();
-        PlanEntity plan = plans.existing(planId);
-        Optional<DecisionEntity> kept = decisions.findByIdAndPlanId(request.id(), planId);
-        if (kept.isPresent()) {
-            return response(kept.get(), null);
+        return keptAlready(planId, request).orElseGet(() -> {
+            // worked out without a connection, and kept only when the plan is still the one that was looked at
+            PlanResponse plan = plans.get(planId);
+            requireVersion(request, plan);
+            DecisionEntity decision = decision(plan, request);
+            return store.createOrRepeat(() -> keptAlready(planId, request), () -> keep(planId, request, decision));
+        });
+    }
+
+    private Optional<DecisionResponse> keptAlready(UUID planId, DecisionRequest request) {
+        plans.existing(planId);
+        return decisions.findByIdAndPlanId(request.id(), planId).map(d -> response(d, null));
+    }
+
+    private DecisionResponse keep(UUID planId, DecisionRequest request, DecisionEntity decision) {
+        requireVersion(request, plans.get(planId));
+        if (database.find(DecisionEntity.class, request.id()) != null) {
+            throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another decision", null);
         }
-        if (!plan.version.equals(request.planVersion())) {
+        database.persist(decision);
+        database.flush();
+        return response(decision, null);
+    }
+
+    private static void requireVersion(DecisionRequest request, PlanResponse plan) {
+        if (plan.version() != request.planVersion()) {
             throw new ChangedMeanwhileException(
                     "the plan was changed meanwhile: you looked at version %d, it is at version %d now"
-                            .formatted(request.planVersion(), plan.version),
-                    plans.get(planId));
+                            .formatted(request.planVersion(), plan.version()),
+                    plan);
         }
-        DecisionEntity decision = decision(plan, request);
-        database.persist(decision);
-        return response(decision, null);
     }
 
     @Transactional
@@ -111,14 +131,14 @@ class DecisionService {
         return response(decision, withdrawal.withdrawnAt);
     }
 
-    private DecisionEntity decision(PlanEntity plan, DecisionRequest request) {
-        PlanDocument document = documents.readStored(plan.document);
+    private DecisionEntity decision(PlanResponse plan, DecisionRequest request) {
+        PlanDocument document = documents.readStored(json.writeValueAsString(plan.document()));
         ComparisonResponse.RowResponse row = row(document, request.rowId());
         DecisionEntity decision = new DecisionEntity();
         decision.id = request.id();
         decision.operatorId = operators.current();
-        decision.planId = plan.id;
-        decision.planVersion = plan.version;
+        decision.planId = plan.id();
+        decision.planVersion = plan.version();
         decision.decidedAt = Instant.now(clock);
         decision.rowId = row.id();
         decision.cableName = row.name();

@@ -4,8 +4,9 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.http.InvalidRequestException;
 import org.eskiz.server.operator.Demo;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -47,6 +48,7 @@ class PlanController {
         return plans.bin();
     }
 
+    @Computation
     @PostMapping(path = "/effects", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "effectsOfCable", summary = "Which plans a changed cable type would move, and by how much")
     List<PlanEffectResponse> effects(@RequestBody PlanEffectRequest request) {

@@ -12,7 +12,7 @@ import org.eskiz.server.assessment.ComparisonRequest;
 import org.eskiz.server.assessment.PurchaseRequest;
 import org.eskiz.server.assessment.RequirementRequest;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * What a plan says, as files carry it too. Values may be null while the plan is unfinished.

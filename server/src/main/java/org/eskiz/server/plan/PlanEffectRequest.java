@@ -3,7 +3,7 @@ package org.eskiz.server.plan;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import org.eskiz.server.assessment.CableRequest;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * A change of a cable type that is not stored yet.

@@ -10,11 +10,11 @@ import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.assessment.AssessmentService;
 import org.eskiz.server.assessment.ElementRequest;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Which plans a changed cable type moves, and by how much: told before the change is stored. */
 @Service
@@ -43,7 +43,6 @@ class PlanEffects {
     }
 
     /** One for each plan that has the type in its run and is moved by the change; the most moved first. */
-    @Transactional(readOnly = true)
     List<PlanEffectResponse> of(PlanEffectRequest request) {
         Faults faults = Faults.in(request);
         if (request.key() != null
@@ -63,6 +62,7 @@ class PlanEffects {
         if (before == null || before.run() == null) {
             return Optional.empty();
         }
+        Client.requireListening();
         try {
             List<BandResponse> now = assessments.assess(before).bands();
             List<BandResponse> then = assessments

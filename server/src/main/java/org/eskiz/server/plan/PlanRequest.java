@@ -3,7 +3,7 @@ package org.eskiz.server.plan;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
-import org.eskiz.server.http.PlainText;
+import org.eskiz.server.problem.PlainText;
 import tools.jackson.databind.JsonNode;
 
 /**

@@ -10,16 +10,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.ChangedMeanwhileException;
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.NotHereException;
 import org.eskiz.server.operator.OperatorService;
-import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.OptimisticLockingFailureException;
+import org.eskiz.server.problem.ChangedMeanwhileException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps plans. */
@@ -33,7 +30,7 @@ class PlanService {
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final EntityManager database;
-    private final TransactionTemplate transaction;
+    private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -45,7 +42,7 @@ class PlanService {
             CatalogueService catalogues,
             OperatorService operators,
             EntityManager database,
-            PlatformTransactionManager transactions,
+            IdempotentStore store,
             JsonMapper json,
             Clock clock) {
         this.plans = plans;
@@ -55,23 +52,22 @@ class PlanService {
         this.catalogues = catalogues;
         this.operators = operators;
         this.database = database;
-        this.transaction = new TransactionTemplate(transactions);
+        this.store = store;
         this.json = json;
         this.clock = clock;
     }
 
-    @Transactional(readOnly = true)
     List<PlanSummary> list() {
         return summaries(plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()));
     }
 
     /** Plans that were put away and can be restored, the last one first. */
-    @Transactional(readOnly = true)
     List<PlanSummary> bin() {
         return summaries(
                 plans.findByOperatorIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(operators.current()));
     }
 
+    /** No connection is held while the plans are drawn. */
     private List<PlanSummary> summaries(List<PlanEntity> found) {
         Map<UUID, String> chosen = new HashMap<>();
         decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d.cableName));
@@ -107,16 +103,13 @@ class PlanService {
      */
     PlanResponse create(PlanRequest request) {
         PlanDocument document = check(request);
-        try {
-            return transaction.execute(status -> createOrRepeat(request, document, false));
-        } catch (DataIntegrityViolationException raced) {
-            return transaction.execute(status -> createOrRepeat(request, document, false));
-        }
+        return store.createOrRepeat(() -> stored(request), () -> create(request, document, false));
     }
 
     /** Stores a plan of the demo, within the caller's transaction. */
     void createDemo(PlanRequest request) {
-        createOrRepeat(request, check(request), true);
+        PlanDocument document = check(request);
+        stored(request).orElseGet(() -> create(request, document, true));
     }
 
     /**
@@ -126,11 +119,7 @@ class PlanService {
      */
     PlanResponse save(UUID id, PlanRequest request) {
         PlanDocument document = check(request);
-        try {
-            return transaction.execute(status -> saveOver(id, request, document));
-        } catch (OptimisticLockingFailureException raced) {
-            throw changed(request.version(), get(id));
-        }
+        return store.change(() -> saveOver(id, request, document), () -> changed(request.version(), get(id)));
     }
 
     @Transactional
@@ -168,20 +157,20 @@ class PlanService {
         return document;
     }
 
-    private PlanResponse createOrRepeat(PlanRequest request, PlanDocument document, boolean demo) {
-        Optional<PlanEntity> stored = plans.findById(request.id());
-        if (stored.isEmpty()) {
-            PlanEntity plan = PlanEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
-            write(plan, request, document);
-            plans.save(plan);
-            flushAsRevision(plan);
-            return response(plan);
-        }
-        PlanResponse current = response(stored.get());
-        if (!saysTheSame(current, request)) {
-            throw new ChangedMeanwhileException("a plan with the id " + request.id() + " is there already", current);
-        }
-        return current;
+    private Optional<PlanResponse> stored(PlanRequest request) {
+        Optional<PlanResponse> stored = plans.findById(request.id()).map(this::response);
+        stored.filter(plan -> !saysTheSame(plan, request)).ifPresent(other -> {
+            throw new ChangedMeanwhileException("a plan with the id " + request.id() + " is there already", other);
+        });
+        return stored;
+    }
+
+    private PlanResponse create(PlanRequest request, PlanDocument document, boolean demo) {
+        PlanEntity plan = PlanEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+        write(plan, request, document);
+        plans.save(plan);
+        flushAsRevision(plan);
+        return response(plan);
     }
 
     private static boolean saysTheSame(PlanResponse stored, PlanRequest request) {

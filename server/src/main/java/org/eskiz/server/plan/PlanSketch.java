@@ -2,7 +2,7 @@ package org.eskiz.server.plan;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import org.eskiz.server.http.OrNull;
+import org.eskiz.server.problem.OrNull;
 
 /**
  * Enough of a plan to draw it small: its run on the band where least arrives.

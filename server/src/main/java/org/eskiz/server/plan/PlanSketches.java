@@ -11,7 +11,8 @@ import org.eskiz.server.assessment.BandRequest;
 import org.eskiz.server.assessment.ElementRequest;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Component;
 
 /** Draws plans small. A plan that cannot be assessed as it stands has no drawing, and is listed all the same. */
@@ -33,6 +34,7 @@ class PlanSketches {
         if (request == null) {
             return Optional.empty();
         }
+        Client.requireListening();
         try {
             List<BandResponse> bands = assessments.assess(request).bands();
             BandResponse worst = bands.stream()

@@ -7,7 +7,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.UUID;
-import org.eskiz.server.http.Attachment;
+import org.eskiz.server.web.Attachment;
+import org.eskiz.server.web.Computation;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.MediaType;
@@ -62,6 +63,7 @@ class TransferController {
         return new ClassPathResource("schemas/transfer-" + TransferFile.SCHEMA_VERSION + ".schema.json");
     }
 
+    @Computation
     @PostMapping(path = "/previews", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "previewTransfer", summary = "What a file would bring; stores nothing")
     TransferResponse preview(@RequestBody TransferRequest request) {

@@ -10,11 +10,11 @@ import org.eskiz.server.bench.SweepInFile;
 import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.ConnectorRequest;
-import org.eskiz.server.http.PlainText;
 import org.eskiz.server.locker.KitRequest;
 import org.eskiz.server.locker.PieceInFile;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.plan.PlanInFile;
+import org.eskiz.server.problem.PlainText;
 
 /**
  * A file: a plan with all that it needs, or a whole workspace. Units are in the names; what is not known is left out or null.

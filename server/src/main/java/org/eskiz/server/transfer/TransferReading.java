@@ -1,7 +1,7 @@
 package org.eskiz.server.transfer;
 
-import org.eskiz.server.http.Faults;
-import org.eskiz.server.http.InvalidRequestException;
+import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.core.exc.StreamReadException;

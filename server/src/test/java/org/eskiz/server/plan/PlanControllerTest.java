@@ -5,7 +5,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
 import java.util.UUID;
-import org.eskiz.server.http.ProblemAdvices;
+import org.eskiz.server.problem.ProblemAdvices;
 import org.junit.jupiter.api.Test;
 import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;

@@ -23,10 +23,7 @@ class SecondServerTest {
     @Test
     void bothSeeWhatEitherHasSavedAndNeitherOverwritesTheOther(Api first, Environment environment) {
         try (var context = new SpringApplicationBuilder(EskizServer.class, ClockSetBack.class)
-                .run(
-                        "--spring.datasource.url=" + environment.getProperty("spring.datasource.url"),
-                        "--spring.datasource.username=eskiz",
-                        "--server.port=0")) {
+                .run(RealServer.arguments(environment.getProperty("spring.datasource.url")))) {
             Api second = Api.at(context.getEnvironment().getRequiredProperty("local.server.port", Integer.class));
             String path = "/api/plans/" + UUID.randomUUID();
             long version = first.post("/api/plans", body("\"id\": \"" + path.substring(11) + "\"", "made by the first"))

@@ -44,11 +44,7 @@ class TransferOverHttpTest {
         String here = withSomething(api);
         try (ThrowAwayCluster other = ThrowAwayCluster.start();
                 var context = SpringApplication.run(
-                        EskizServer.class,
-                        "--spring.datasource.url=" + other.url(),
-                        "--spring.datasource.username=eskiz",
-                        "--eskiz.demo=false",
-                        "--server.port=0")) {
+                        EskizServer.class, RealServer.arguments(other.url(), "--eskiz.demo=false"))) {
             Api there = Api.at(context.getEnvironment().getRequiredProperty("local.server.port", Integer.class));
             JsonNode preview = there.post("/api/transfers/previews", body(here, "[]"))
                     .expect(200)

@@ -1,0 +1,133 @@
+# shellcheck shell=bash
+# The server and the stand-ins for instruments, as processes of their own.
+# shellcheck disable=SC2030,SC2031 # what a started program is told stays with it
+# process_of NAME: its number, while it is one of ours; a number may have been given to another program since
+process_of() {
+  local pid
+  pid=$(cat "$DATA/$1.pid" 2>/dev/null) || return 1
+  tr '\0' ' ' 2>/dev/null <"/proc/$pid/cmdline" | grep -qF "$DATA/app/" && printf %s "$pid"
+}
+
+server_pid() { process_of server; }
+
+keeper_runs() { process_of keeper >/dev/null; }
+
+server_answers() {
+  local port=$1 line
+  {
+    exec 3<>"/dev/tcp/127.0.0.1/$port" || return 1
+    printf 'GET /actuator/health/readiness HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3
+    IFS= read -r -t 5 line <&3 || true
+    exec 3>&-
+  } 2>/dev/null
+  [[ ${line:-} == *' 200 '* ]]
+}
+
+# Where the stand-ins are; empty for one that was left out.
+ANALYSER=
+WATTMETER=
+
+# start_server DIGEST PORT. A keeper starts it again when it runs out of memory.
+start_server() {
+  local app=$DATA/app/$1 archive=$DATA/app/$1/classes.jsa port=$2 jvm
+  port_is_taken "$port" && fail "port $port is taken by another program: choose another with ESKIZ_PORT"
+  # The first start writes the archive when it ends, every later one reads it.
+  if [ -f "$archive" ]; then jvm=-XX:SharedArchiveFile=$archive; else jvm=-XX:ArchiveClassesAtExit=$archive; fi
+  rm -f "$DATA/server.pid" "$DATA/log/server.out"
+  printf '%s\n' "$port" >"$DATA/server.port"
+  printf '%s %s %s\n' "${WITH_DEMO:-false}" "${ANALYSER:--}" "${WATTMETER:--}" >"$DATA/server.options"
+  (
+    cd "$DATA" || exit 1
+    ESKIZ_DB_URL=jdbc:postgresql://127.0.0.1:$(cat "$DATA/db.port")/eskiz
+    ESKIZ_DB_PASSWORD=$(secret_of eskiz_app)
+    export ESKIZ_DB_URL ESKIZ_DB_PASSWORD ESKIZ_DB_USER=eskiz_app ESKIZ_PORT=$port ESKIZ_DEMO=${WITH_DEMO:-false}
+    export ESKIZ_ANALYSER_PORT=$ANALYSER ESKIZ_WATTMETER_PORT=$WATTMETER
+    export ESKIZ_LOG=$DATA/log ESKIZ_LOG_FILE=$DATA/log/server.log LOGGING_THRESHOLD_CONSOLE=OFF
+    exec "${AS_OWNER[@]}" setsid bash "$app/keep-server.sh" "$DATA/server.pid" "$DATA/log/server.out" \
+      "$(java_program java)" -XX:+UseSerialGC -Xmx256m -XX:+ExitOnOutOfMemoryError "$jvm" -Xlog:disable \
+      -jar "$app/eskiz.jar" >/dev/null 2>&1 9>&-
+  ) &
+  printf '%s\n' $! >"$DATA/keeper.pid"
+}
+
+wait_until_ready() {
+  local port=$1
+  sleep 0.3 # until the programs stand behind their process numbers
+  for _ in $(seq 600); do
+    server_pid >/dev/null || keeper_runs || fail "the server does not come up, see $DATA/log/server.log: $(last_error)"
+    server_answers "$port" && return
+    sleep 0.1
+  done
+  fail "the server does not answer after a minute, see $DATA/log/server.log"
+}
+
+last_error() {
+  cat "$DATA/log/server.log" "$DATA/log/server.out" 2>/dev/null \
+    | grep -E 'ERROR|Caused by|APPLICATION FAILED' | tail -n 1 | cut -c1-300
+}
+
+# end_process NAME TENTHS: by itself within so many tenths of a second, or killed
+end_process() {
+  local pid
+  if pid=$(process_of "$1"); then
+    kill "$pid" 2>/dev/null || true
+    for _ in $(seq "$2"); do
+      kill -0 "$pid" 2>/dev/null || break
+      sleep 0.1
+    done
+    kill -9 "$pid" 2>/dev/null || true
+  fi
+  rm -f "$DATA/$1.pid"
+}
+
+stop_server() {
+  end_process server 300
+  end_process keeper 20
+  rm -f "$DATA/server.port"
+}
+
+# As it was started last.
+start_again() {
+  local analyser wattmeter
+  read -r WITH_DEMO analyser wattmeter <"$DATA/server.options"
+  ANALYSER=${analyser#-} WATTMETER=${wattmeter#-}
+  local port=${ESKIZ_PORT:-8080}
+  [ ! -f "$DATA/server.last-port" ] || port=$(cat "$DATA/server.last-port")
+  bring_up_schema "$1"
+  start_server "$1" "$port"
+  wait_until_ready "$port"
+  say "Eskiz is running at $(address "$port")"
+}
+
+# ---------------------------------------------------------------- stand-ins for instruments
+
+# Each is a program of its own at a port of this machine; without one the bench goes on with what is typed.
+start_stand_in() {
+  local name=$1 program=$2 port=$3 app=$DATA/app/$4
+  process_of "$name" >/dev/null && return
+  if port_is_taken "$port"; then
+    say "the stand-in $name is left out: port $port is taken by another program"
+    return 1
+  fi
+  (
+    cd "$DATA" || exit 1
+    exec "${AS_OWNER[@]}" setsid "$(java_program java)" -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx64m \
+      -cp "$app/lib/*" "org.eskiz.instruments.$program" "$port" >"$DATA/log/$name.log" 2>&1 9>&-
+  ) &
+  printf '%s\n' $! >"$DATA/$name.pid"
+}
+
+start_stand_ins() {
+  local digest=$1 port=$2 beside=5024
+  [ "$WITH_DEMO" = true ] || return 0
+  [ "$port" -eq 8080 ] || beside=$port
+  ANALYSER=${ESKIZ_ANALYSER_PORT:-$((beside + 1))}
+  WATTMETER=${ESKIZ_WATTMETER_PORT:-$((beside + 2))}
+  start_stand_in analyser AnalyserProgram "$ANALYSER" "$digest" || ANALYSER=
+  start_stand_in wattmeter WattmeterProgram "$WATTMETER" "$digest" || WATTMETER=
+}
+
+stop_stand_ins() {
+  end_process analyser 50
+  end_process wattmeter 50
+}

@@ -1,0 +1,48 @@
+package org.eskiz.server.web;
+
+import java.time.Duration;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.PathResourceResolver;
+
+/** The front end as static files. Its own addresses all open the one page, which finds its way from there. */
+@Configuration(proxyBeanMethods = false)
+class FrontEnd implements WebMvcConfigurer {
+
+    private static final String FILES = "classpath:/META-INF/resources/";
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        // their names change with their content
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations(FILES + "assets/")
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+        registry.addResourceHandler("/**")
+                .addResourceLocations(FILES)
+                .setCacheControl(CacheControl.noCache())
+                .resourceChain(true)
+                .addResolver(new OnePage());
+    }
+
+    private static final class OnePage extends PathResourceResolver {
+
+        private static final Resource PAGE = new ClassPathResource("/META-INF/resources/index.html");
+
+        @Override
+        protected Resource getResource(String path, Resource location) throws java.io.IOException {
+            Resource file = path.isEmpty() ? null : super.getResource(path, location);
+            return file != null || !isAddressOfThePage(path) ? file : PAGE;
+        }
+
+        /** A name with a dot is a file; what programs ask for is no page either. */
+        private static boolean isAddressOfThePage(String path) {
+            String last = path.substring(path.lastIndexOf('/') + 1);
+            return !last.contains(".") && !path.matches("(api|v3|actuator|assets)(/.*)?");
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package org.eskiz.server.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.eskiz.server.problem.RequestId;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Tells what is wrong with a request before any controller has it, in the same form as afterwards (RFC 9457). */
+@Component
+class Problems {
+
+    private final JsonMapper json;
+
+    Problems(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** Answers, and ends the connection where there is more of the request than anybody will read. */
+    void refuse(HttpServletRequest request, HttpServletResponse response, HttpStatus status, String detail)
+            throws IOException {
+        byte[] body = json.writeValueAsBytes(problem(status, detail));
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setContentLength(body.length);
+        if (BodyFilter.hasBody(request)) {
+            response.setHeader("Connection", "close");
+        }
+        response.getOutputStream().write(body);
+        response.flushBuffer();
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setTitle(status.getReasonPhrase());
+        RequestId.current().ifPresent(id -> problem.setProperty(RequestId.NAME, id));
+        return problem;
+    }
+}

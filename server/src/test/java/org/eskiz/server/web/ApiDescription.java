@@ -1,0 +1,99 @@
+package org.eskiz.server.web;
+
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.JsonSchema;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
+import java.lang.annotation.Annotation;
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import org.eskiz.server.problem.OrNull;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
+import org.springdoc.core.customizers.OpenApiCustomizer;
+import org.springdoc.core.customizers.PropertyCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+
+/** What the description of the interface says beyond what can be read from the code: its name, and our own ranges. */
+@Configuration(proxyBeanMethods = false)
+class ApiDescription {
+
+    private static final Pattern ANSWER = Pattern.compile(".*(Response|Summary)|Connector|Settings");
+
+    @Bean
+    OpenAPI openApi() {
+        return new OpenAPI()
+                .info(new Info()
+                        .title("Eskiz")
+                        .version("1")
+                        .description("Plans a feed line run. Units are in the names; errors are problem+json."))
+                .servers(List.of(new Server().url("/")));
+    }
+
+    /** Bounds of {@link Within} and lengths of {@link PlainText}, so that a client can know them without trying. */
+    @Bean
+    @SuppressWarnings("rawtypes") // the customizer's own signature
+    PropertyCustomizer ranges() {
+        return (schema, type) -> {
+            Schema<?> described = schema;
+            Annotation[] annotations = type.getCtxAnnotations() == null ? new Annotation[0] : type.getCtxAnnotations();
+            for (Annotation annotation : annotations) {
+                if (annotation instanceof Within within) {
+                    schema.minimum(BigDecimal.valueOf(within.min())).maximum(BigDecimal.valueOf(within.max()));
+                } else if (annotation instanceof PlainText text) {
+                    schema.maxLength(text.max());
+                } else if (annotation instanceof OrNull) {
+                    described = orNull(schema);
+                }
+            }
+            return described;
+        };
+    }
+
+    @SuppressWarnings({"rawtypes", "unchecked"}) // the description's own signatures
+    private static Schema<?> orNull(Schema<?> schema) {
+        if (schema.get$ref() != null) {
+            return new JsonSchema().oneOf(List.of(schema, new JsonSchema().types(Set.of("null"))));
+        }
+        Set<String> types =
+                new LinkedHashSet<>(schema.getTypes() == null ? Set.of(schema.getType()) : schema.getTypes());
+        types.add("null");
+        schema.setTypes(types);
+        if (schema.getEnum() != null) {
+            schema.getEnum().add(null);
+        }
+        return schema;
+    }
+
+    /** An SWR without limit is null; the customizer of properties is asked before their alternatives are known. */
+    @Bean
+    @SuppressWarnings({"rawtypes", "unchecked"}) // the description's own signatures
+    OpenApiCustomizer swrMayBeWithoutLimit() {
+        return api -> {
+            Schema place = api.getComponents().getSchemas().get("PlaceResponse");
+            Schema swr = (Schema) place.getProperties().get("swr");
+            List<Schema> kinds = new ArrayList<>(swr.getOneOf());
+            kinds.add(new JsonSchema().types(Set.of("null")));
+            swr.setOneOf(kinds);
+        };
+    }
+
+    /** Answers are always whole: what may be missing in them is there as null. */
+    @Bean
+    @SuppressWarnings({"rawtypes", "unchecked"}) // the description's own signatures
+    OpenApiCustomizer answersAreWhole() {
+        return api -> api.getComponents().getSchemas().forEach((name, schema) -> {
+            if (ANSWER.matcher(name).matches() && schema.getProperties() != null) {
+                schema.setRequired(
+                        List.copyOf(new TreeSet<>(schema.getProperties().keySet())));
+            }
+        });
+    }
+}
