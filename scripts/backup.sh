@@ -103,7 +103,8 @@ schema_of_backup() {
   fi
 }
 
-# Rows come in any order; what refers to what is looked at when all are there.
+# Rows come in any order; what refers to what is looked at when all are there. Triggers find their tables, though whoever
+# adds rows looks for none by name.
 DEFER_SQL=$(cat <<'SQL'
 do $$
 declare
@@ -112,6 +113,10 @@ begin
     for c in select conrelid::regclass as tab, conname from pg_constraint
              where contype = 'f' and connamespace = 'public'::regnamespace loop
         execute format('alter table %s alter constraint %I WHEN', c.tab, c.conname);
+    end loop;
+    for c in select p.oid::regprocedure as name from pg_proc p
+             where p.pronamespace = 'public'::regnamespace and p.prorettype = 'trigger'::regtype loop
+        execute format('alter function %s set search_path = public', c.name);
     end loop;
 end $$
 SQL

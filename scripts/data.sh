@@ -59,6 +59,8 @@ claim_data_folder() {
     || fail "the data folder $DATA cannot be reached by $OWNER: every folder above it must be open to them"
   umask 077 # from here on nobody else reads what is made
   as_owner mkdir -p "$DATA/log" "$DATA/tmp"
+  # an earlier version wrote its logs as root
+  hand_over "$DATA/log"
   [ -e "$DATA/$MARK" ] || as_owner touch "$DATA/$MARK"
 }
 

@@ -1315,6 +1315,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/transfers/uploads/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forget a file that was sent in parts */
+        delete: operations["forgetUpload"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transfers/uploads/{id}/parts/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A part of a file, at most 1 MiB, counted from 0; sent again it stands in place of the first */
+        put: operations["uploadPart"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/transfers/workspace": {
         parameters: {
             query?: never;
@@ -3397,7 +3431,9 @@ export interface components {
         };
         TransferRequest: {
             choices?: components["schemas"]["ChoiceRequest"][];
-            text: string;
+            text?: string;
+            /** Format: uuid */
+            uploadId?: string;
         };
         TransferResponse: {
             parts: components["schemas"]["PartResponse"][];
@@ -5668,6 +5704,51 @@ export interface operations {
                 content: {
                     "application/schema+json": string;
                 };
+            };
+        };
+    };
+    forgetUpload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    uploadPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

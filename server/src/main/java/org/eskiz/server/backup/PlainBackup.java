@@ -33,7 +33,7 @@ public final class PlainBackup {
             + "|default_table_access_method) = ('[A-Za-z0-9-]*'|[a-z0-9]+);");
 
     private static final Pattern ROWS_OF =
-            Pattern.compile("COPY public\\.([a-z_0-9]+) \\(([a-z_0-9]+(?:, [a-z_0-9]+)*)\\) FROM stdin;");
+            Pattern.compile("COPY public\\.([a-z_0-9]+) \\((\"?[a-z_0-9]+\"?(?:, \"?[a-z_0-9]+\"?)*)\\) FROM stdin;");
 
     /** pg_dump writes these around what it dumps; they are taken off, and nothing is run between them. */
     private static final Pattern GUARD = Pattern.compile("\\\\(un)?restrict [A-Za-z0-9]+");

@@ -1,9 +1,15 @@
 package org.eskiz.server.bench;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
@@ -16,7 +22,6 @@ import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -57,12 +62,15 @@ class BenchController {
 
     @GetMapping(path = "/tests.csv", produces = "text/csv")
     @Operation(operationId = "exportTests", summary = "The log as CSV: all tests, or those named")
-    ResponseEntity<String> csv(@RequestParam(required = false) List<UUID> ids) {
-        List<BenchTestSummary> wanted = bench.log().stream()
-                .filter(t -> ids == null || ids.isEmpty() || ids.contains(t.id()))
-                .toList();
-        return Attachment.of(
-                "bench.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), BenchLogCsv.write(wanted));
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void csv(@RequestParam(required = false) List<UUID> ids, @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        Attachment.csv(
+                response,
+                "bench.csv",
+                BenchLogCsv.COLUMNS,
+                BenchLogCsv.rows(
+                        bench.log().stream().filter(t -> ids == null || ids.isEmpty() || ids.contains(t.id()))));
     }
 
     @PostMapping(path = "/tests", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -111,9 +119,17 @@ class BenchController {
 
     @GetMapping(path = "/files/{id}/touchstone", produces = MediaType.TEXT_PLAIN_VALUE)
     @Operation(operationId = "exportSweep", summary = "A kept sweep as Touchstone, in the form asked for")
-    ResponseEntity<String> touchstone(@PathVariable UUID id, @RequestParam(defaultValue = "RI") Touchstone.Form form) {
-        return Attachment.of(
-                files.name(id), new MediaType("text", "plain", StandardCharsets.UTF_8), files.touchstone(id, form));
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void touchstone(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "RI") Touchstone.Form form,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        Attachment.text(
+                response,
+                files.name(id),
+                new MediaType("text", "plain", StandardCharsets.UTF_8),
+                files.touchstone(id, form));
     }
 
     @Computation

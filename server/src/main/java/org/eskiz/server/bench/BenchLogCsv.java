@@ -3,9 +3,10 @@ package org.eskiz.server.bench;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
-import org.eskiz.server.exchange.CsvText;
+import org.eskiz.server.web.Csv;
 
 /** The log as comma-separated values, one record a frequency of a test. */
 final class BenchLogCsv {
@@ -30,9 +31,8 @@ final class BenchLogCsv {
 
     private BenchLogCsv() {}
 
-    static String write(List<BenchTestSummary> tests) {
-        return CsvText.table(
-                COLUMNS, tests.stream().flatMap(t -> t.figures().stream().map(f -> cells(t, f))));
+    static Stream<List<Object>> rows(Stream<BenchTestSummary> tests) {
+        return tests.flatMap(t -> t.figures().stream().map(f -> cells(t, f)));
     }
 
     private static List<Object> cells(BenchTestSummary t, BenchFigureResponse f) {
@@ -40,18 +40,18 @@ final class BenchLogCsv {
                 t.id(),
                 t.revision(),
                 t.testedOn(),
-                CsvText.guarded(t.piece()),
+                Csv.guarded(t.piece()),
                 t.cableKey(),
-                CsvText.guarded(t.cableName()),
+                Csv.guarded(t.cableName()),
                 t.method(),
-                CsvText.number(t.lengthM()),
+                Csv.number(t.lengthM()),
                 t.outcome(),
-                CsvText.number(f.frequencyMHz()),
-                CsvText.number(f.lossDb()),
-                CsvText.number(f.leastDb()),
-                CsvText.number(f.mostDb()),
-                CsvText.number(f.per100mDb()),
-                CsvText.number(f.expectedDb()),
-                CsvText.number(f.excessDb())));
+                Csv.number(f.frequencyMHz()),
+                Csv.number(f.lossDb()),
+                Csv.number(f.leastDb()),
+                Csv.number(f.mostDb()),
+                Csv.number(f.per100mDb()),
+                Csv.number(f.expectedDb()),
+                Csv.number(f.excessDb())));
     }
 }

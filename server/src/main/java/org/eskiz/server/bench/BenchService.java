@@ -1,5 +1,6 @@
 package org.eskiz.server.bench;
 
+import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
@@ -37,6 +38,7 @@ class BenchService {
     private final OwnCables ownCables;
     private final SettingsService settings;
     private final OperatorService operators;
+    private final EntityManager database;
     private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
@@ -50,6 +52,7 @@ class BenchService {
             OwnCables ownCables,
             SettingsService settings,
             OperatorService operators,
+            EntityManager database,
             IdempotentStore store,
             JsonMapper json,
             Clock clock) {
@@ -62,6 +65,7 @@ class BenchService {
         this.ownCables = ownCables;
         this.settings = settings;
         this.operators = operators;
+        this.database = database;
         this.store = store;
         this.json = json;
         this.clock = clock;
@@ -134,8 +138,8 @@ class BenchService {
     }
 
     private BenchTestRevisionEntity create(BenchTestRequest request, WorkedOut worked, boolean demo) {
-        tests.save(BenchTestEntity.create(request.id(), operators.current(), demo, worked.at()));
-        tests.flush();
+        database.persist(BenchTestEntity.create(request.id(), operators.current(), demo, worked.at()));
+        database.flush();
         return store(request.id(), 1, request, worked);
     }
 
@@ -214,7 +218,9 @@ class BenchService {
                 : catalogues.typeIds(List.of(request.cableKey())).get(0);
         revision.pieceId = request.pieceId();
         revision.files.addAll(BenchFiles.ids(request).collect(Collectors.toSet()));
-        return revisions.saveAndFlush(revision);
+        database.persist(revision);
+        database.flush();
+        return revision;
     }
 
     private StoredSummary summarised(BenchTestRequest request, Catalogue catalogue) {

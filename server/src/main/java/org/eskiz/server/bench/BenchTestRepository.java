@@ -1,13 +1,13 @@
 package org.eskiz.server.bench;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
 interface BenchTestRepository extends Repository<BenchTestEntity, UUID> {
-
-    BenchTestEntity save(BenchTestEntity test);
 
     void flush();
 
@@ -16,6 +16,13 @@ interface BenchTestRepository extends Repository<BenchTestEntity, UUID> {
     Optional<BenchTestEntity> findByIdAndOperatorIdAndRemovedAtIsNull(UUID id, UUID operatorId);
 
     List<BenchTestEntity> findByOperatorIdAndRemovedAtIsNull(UUID operatorId);
+
+    List<BenchTestEntity> findByIdIn(Collection<UUID> ids);
+
+    @Query("""
+            select t.id from BenchTestEntity t
+            where t.operatorId = :operator and t.removedAt is null order by t.createdAt, t.id""")
+    List<UUID> ids(UUID operator);
 
     List<BenchTestEntity> findByOperatorIdAndRemovedAtIsNullAndDemoTrue(UUID operatorId);
 }

@@ -50,26 +50,34 @@ public class BenchTransfer {
         this.json = json;
     }
 
-    /** Every test that is there. */
+    /** Ids of every test that is there, the earliest first. */
     @Transactional(readOnly = true)
-    public List<TestInFile> all() {
-        return inFile(t -> true);
+    public List<UUID> ids() {
+        return tests.ids(operators.current());
+    }
+
+    /** Some tests. */
+    @Transactional(readOnly = true)
+    public List<TestInFile> some(Collection<UUID> ids) {
+        return inFile(revisions.newestAmong(ids, operators.current()), t -> true);
     }
 
     /** Tests of some pieces, of the run of a plan, and those that some types were made of. */
     @Transactional(readOnly = true)
     public List<TestInFile> of(Set<UUID> pieces, UUID plan, Set<String> madeTypes) {
         return inFile(
+                revisions.newest(operators.current()),
                 t -> (t.noted().pieceId() != null && pieces.contains(t.noted().pieceId()))
                         || plan.equals(t.noted().planId())
                         || t.madeTypes().stream().anyMatch(madeTypes::contains));
     }
 
-    private List<TestInFile> inFile(Predicate<TestInFile> wanted) {
-        Map<UUID, BenchTestEntity> present = tests.findByOperatorIdAndRemovedAtIsNull(operators.current()).stream()
-                .collect(Collectors.toMap(t -> t.id, t -> t));
+    private List<TestInFile> inFile(List<BenchTestRevisionEntity> newest, Predicate<TestInFile> wanted) {
+        Map<UUID, BenchTestEntity> present =
+                tests.findByIdIn(newest.stream().map(r -> r.key.testId()).toList()).stream()
+                        .collect(Collectors.toMap(t -> t.id, t -> t));
         Map<UUID, String> keys = catalogues.keys();
-        return revisions.newest(operators.current()).stream()
+        return newest.stream()
                 .map(r -> inFile(r, present.get(r.key.testId()), keys))
                 .filter(wanted)
                 .sorted(Comparator.comparing((TestInFile t) -> t.noted().testedOn())
@@ -94,15 +102,17 @@ public class BenchTransfer {
                 .map(t -> inFile(revisions.history(t.id).get(0), t, catalogues.keys()));
     }
 
-    /** The sweeps that some tests refer to, each once. */
+    /** The sweeps that a test refers to. */
+    public List<UUID> sweepsOf(TestInFile test) {
+        return BenchFiles.ids(test.noted()).toList();
+    }
+
+    /** A sweep that is there. */
     @Transactional(readOnly = true)
-    public List<SweepInFile> sweepsOf(Collection<TestInFile> some) {
-        return some.stream()
-                .flatMap(t -> BenchFiles.ids(t.noted()))
-                .distinct()
-                .map(id -> stored.findByIdAndOperatorId(id, operators.current()).orElseThrow())
-                .map(f -> new SweepInFile(f.id, f.fileName, f.content))
-                .toList();
+    public SweepInFile sweep(UUID id) {
+        BenchFileEntity file =
+                stored.findByIdAndOperatorId(id, operators.current()).orElseThrow();
+        return new SweepInFile(file.id, file.fileName, file.content);
     }
 
     /**

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.eskiz.server.exchange.CsvText;
+import org.eskiz.server.web.Csv;
 
 /**
  * Cable types as comma-separated values (RFC 4180, UTF-8), one type a record, its sheet in one cell: {@code 10:1.2 145:4.9}.
@@ -60,8 +60,8 @@ final class CatalogueCsv {
 
     private CatalogueCsv() {}
 
-    static String write(List<CableType> types) {
-        return CsvText.table(COLUMNS, types.stream().map(CatalogueCsv::cells));
+    static Stream<List<Object>> rows(Stream<CableType> types) {
+        return types.map(CatalogueCsv::cells);
     }
 
     private static List<Object> cells(CableType type) {
@@ -71,41 +71,41 @@ final class CatalogueCsv {
         List<Object> cells = new ArrayList<>();
         Stream.of(
                         type.key(),
-                        CsvText.guarded(f.name()),
-                        CsvText.guarded(f.family()),
+                        Csv.guarded(f.name()),
+                        Csv.guarded(f.family()),
                         f.provenance(),
-                        CsvText.guarded(f.source().title()))
+                        Csv.guarded(f.source().title()))
                 .forEach(cells::add);
         cells.add(f.source().date());
         cells.add(f.source().mechanics());
         cells.add(f.source().ratings());
-        cells.add(CsvText.number(f.impedanceOhm()));
-        cells.add(CsvText.number(f.velocityFactor()));
-        cells.add(CsvText.yes(f.balanced()));
+        cells.add(Csv.number(f.impedanceOhm()));
+        cells.add(Csv.number(f.velocityFactor()));
+        cells.add(Csv.yes(f.balanced()));
         for (Double value :
                 new Double[] {m.outerDiameterMm(), m.massGPerM(), m.bendRadiusOnceMm(), m.bendRadiusRepeatedMm()}) {
-            cells.add(CsvText.number(value));
+            cells.add(Csv.number(value));
         }
         for (String text : new String[] {m.jacket(), m.centreConductor(), m.shield(), m.dielectric()}) {
-            cells.add(CsvText.guarded(text));
+            cells.add(Csv.guarded(text));
         }
-        cells.add(CsvText.number(m.minInstallC()));
-        cells.add(CsvText.number(m.minOperatingC()));
-        cells.add(CsvText.number(m.maxOperatingC()));
-        cells.add(CsvText.yes(m.directBurial()));
-        cells.add(CsvText.yes(m.sunResistant()));
+        cells.add(Csv.number(m.minInstallC()));
+        cells.add(Csv.number(m.minOperatingC()));
+        cells.add(Csv.number(m.maxOperatingC()));
+        cells.add(Csv.yes(m.directBurial()));
+        cells.add(Csv.yes(m.sunResistant()));
         cells.add(m.flexing());
-        cells.add(CsvText.number(f.ratings().peakVoltageV()));
-        cells.add(CsvText.number(f.ratings().averagePowerW()));
-        cells.add(CsvText.number(f.ratings().atMHz()));
-        cells.add(CsvText.number(f.ratings().atC()));
+        cells.add(Csv.number(f.ratings().peakVoltageV()));
+        cells.add(Csv.number(f.ratings().averagePowerW()));
+        cells.add(Csv.number(f.ratings().atMHz()));
+        cells.add(Csv.number(f.ratings().atC()));
         cells.add(price == null ? null : price.perM().stripTrailingZeros().toPlainString());
         cells.add(price == null ? null : price.currency());
         cells.add(price == null ? null : price.on());
-        cells.add(price == null ? null : CsvText.number(price.soldInM()));
-        cells.add(CsvText.guarded(f.note()));
+        cells.add(price == null ? null : Csv.number(price.soldInM()));
+        cells.add(Csv.guarded(f.note()));
         cells.add(f.points().stream()
-                .map(p -> CsvText.number(p.frequencyMHz()) + ":" + CsvText.number(p.attenuationDbPer100m()))
+                .map(p -> Csv.number(p.frequencyMHz()) + ":" + Csv.number(p.attenuationDbPer100m()))
                 .collect(Collectors.joining(" ")));
         return cells;
     }

@@ -1,11 +1,17 @@
 package org.eskiz.server.catalogue;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import java.nio.charset.StandardCharsets;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
@@ -39,11 +45,10 @@ class CatalogueExchangeController {
 
     @GetMapping(path = "/export.csv", produces = "text/csv")
     @Operation(operationId = "exportCsv", summary = "Cable types as CSV: the whole catalogue, or the types named")
-    ResponseEntity<String> csv(@RequestParam(required = false) List<String> keys) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment("cables.csv"))
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(CatalogueCsv.write(chosen(keys)));
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void csv(@RequestParam(required = false) List<String> keys, @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        Attachment.csv(response, "cables.csv", CatalogueCsv.COLUMNS, CatalogueCsv.rows(chosen(keys).stream()));
     }
 
     @GetMapping(path = "/export.json", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -56,11 +61,9 @@ class CatalogueExchangeController {
 
     @GetMapping(path = "/connectors.csv", produces = "text/csv")
     @Operation(operationId = "exportConnectorsCsv", summary = "All connectors as CSV")
-    ResponseEntity<String> connectorsCsv() {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, attachment("connectors.csv"))
-                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .body(ConnectorCsv.write(connectors(null)));
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void connectorsCsv(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        Attachment.csv(response, "connectors.csv", ConnectorCsv.COLUMNS, ConnectorCsv.rows(connectors(null).stream()));
     }
 
     @GetMapping(path = "/schema.json", produces = "application/schema+json")

@@ -50,24 +50,35 @@ public class CatalogueTransfer {
                 .toList();
     }
 
-    /** What is said here of a type of this key. */
-    @Transactional(readOnly = true)
-    public Optional<CableTypeRequest> storedType(String key) {
-        return catalogues.current().cableType(key).map(CatalogueFile::said);
+    /** What is said here, as it stands at this moment. */
+    public Here here() {
+        return new Here(catalogues.current());
     }
 
-    /** What is said here of a connector of this key. */
-    @Transactional(readOnly = true)
-    public Optional<ConnectorRequest> storedConnector(String key) {
-        return catalogues.current().connector(key).map(ConnectorRequest::of);
-    }
+    /** The catalogue as a file would have it. */
+    public static final class Here {
 
-    /** Whether what goes by a key came with Eskiz, and so stays as it is. */
-    @Transactional(readOnly = true)
-    public boolean isBuiltIn(String key) {
-        Catalogue catalogue = catalogues.current();
-        return catalogue.cableType(key).map(CableType::builtIn).orElse(false)
-                || catalogue.connector(key).map(Connector::builtIn).orElse(false);
+        private final Catalogue catalogue;
+
+        private Here(Catalogue catalogue) {
+            this.catalogue = catalogue;
+        }
+
+        /** What is said here of a type of this key. */
+        public Optional<CableTypeRequest> type(String key) {
+            return catalogue.cableType(key).map(CatalogueFile::said);
+        }
+
+        /** What is said here of a connector of this key. */
+        public Optional<ConnectorRequest> connector(String key) {
+            return catalogue.connector(key).map(ConnectorRequest::of);
+        }
+
+        /** Whether what goes by a key came with Eskiz, and so stays as it is. */
+        public boolean isBuiltIn(String key) {
+            return catalogue.cableType(key).map(CableType::builtIn).orElse(false)
+                    || catalogue.connector(key).map(Connector::builtIn).orElse(false);
+        }
     }
 
     /** A key that nobody has yet, like another one. */

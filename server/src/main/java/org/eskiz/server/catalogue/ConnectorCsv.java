@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.eskiz.server.exchange.CsvText;
+import org.eskiz.server.web.Csv;
 
 /**
  * Connectors as comma-separated values, one a record, with the columns of {@link #COLUMNS}; a file may have them in any order
@@ -46,35 +46,33 @@ final class ConnectorCsv {
         return columns.contains("c1_db_per_sqrt_mhz");
     }
 
-    static String write(List<Connector> connectors) {
-        return CsvText.table(COLUMNS, connectors.stream().map(ConnectorCsv::cells));
+    static Stream<List<Object>> rows(Stream<Connector> connectors) {
+        return connectors.map(ConnectorCsv::cells);
     }
 
     private static List<Object> cells(Connector c) {
         return new ArrayList<>(Arrays.asList(
                 c.key(),
-                CsvText.guarded(c.name()),
-                CsvText.number(c.impedanceOhm()),
-                CsvText.number(c.c1DbPerSqrtMHz()),
-                CsvText.number(c.c2DbPerMHz2()),
-                CsvText.number(c.maxMHz()),
-                CsvText.number(c.peakVoltageV()),
-                CsvText.number(c.averagePowerW()),
-                CsvText.number(c.ratedAtMHz()),
-                CsvText.yes(c.watertight()),
+                Csv.guarded(c.name()),
+                Csv.number(c.impedanceOhm()),
+                Csv.number(c.c1DbPerSqrtMHz()),
+                Csv.number(c.c2DbPerMHz2()),
+                Csv.number(c.maxMHz()),
+                Csv.number(c.peakVoltageV()),
+                Csv.number(c.averagePowerW()),
+                Csv.number(c.ratedAtMHz()),
+                Csv.yes(c.watertight()),
                 diameters(c.fitsLeastMm(), c.fitsMostMm()),
                 c.price() == null ? null : c.price().stripTrailingZeros().toPlainString(),
                 c.priceCurrency(),
                 c.pricedOn(),
-                CsvText.guarded(c.note())));
+                Csv.guarded(c.note())));
     }
 
     private static String diameters(Double least, Double most) {
         return least == null && most == null
                 ? "any"
-                : "%s-%s"
-                        .formatted(
-                                least == null ? "" : CsvText.number(least), most == null ? "" : CsvText.number(most));
+                : "%s-%s".formatted(least == null ? "" : Csv.number(least), most == null ? "" : Csv.number(most));
     }
 
     /**

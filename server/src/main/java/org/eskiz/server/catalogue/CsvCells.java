@@ -13,8 +13,8 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import org.eskiz.server.exchange.CsvText;
 import org.eskiz.server.problem.Days;
+import org.eskiz.server.web.Csv;
 
 /**
  * One record of a file of comma-separated values (RFC 4180, UTF-8), column by column.
@@ -109,7 +109,7 @@ record CsvCells(CSVRecord record) {
                 || record.get(column).isEmpty()) {
             return null;
         }
-        return CsvText.unguarded(record.get(column));
+        return Csv.unguarded(record.get(column));
     }
 
     Double number(String column) {

@@ -41,6 +41,9 @@ public class OwnCables {
     @Transactional
     public String create(CableTypeRequest request) {
         Faults faults = checked(request);
+        if (request.name() == null) {
+            faults.refuse();
+        }
         String key = request.key() == null
                 ? Keys.free(request.name(), "cable", taken -> find(taken).isPresent())
                 : request.key();

@@ -36,6 +36,9 @@ class OwnConnectors {
     @Transactional
     Connector create(ConnectorRequest request) {
         Faults faults = checked(request);
+        if (request.name() == null) {
+            faults.refuse();
+        }
         String key = request.key() == null
                 ? Keys.free(
                         request.name(),

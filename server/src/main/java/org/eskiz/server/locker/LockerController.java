@@ -1,7 +1,13 @@
 package org.eskiz.server.locker;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Instant;
@@ -11,7 +17,6 @@ import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -57,15 +62,17 @@ class LockerController {
 
     @GetMapping(path = "/pieces.csv", produces = "text/csv")
     @Operation(operationId = "exportPieces", summary = "The locker as CSV")
-    ResponseEntity<String> csv() {
-        return Attachment.of(
-                "locker.csv", new MediaType("text", "csv", StandardCharsets.UTF_8), PieceCsv.write(pieces.list()));
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void csv(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        Attachment.csv(response, "locker.csv", PieceCsv.COLUMNS, PieceCsv.rows(pieces.list().stream()));
     }
 
     @GetMapping(path = "/due.ics", produces = "text/calendar")
     @Operation(operationId = "exportDue", summary = "When pieces are to be tested again, as iCalendar")
-    ResponseEntity<String> calendar() {
-        return Attachment.of(
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void calendar(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        Attachment.text(
+                response,
                 "test-again.ics",
                 new MediaType("text", "calendar", StandardCharsets.UTF_8),
                 DueCalendar.write(pieces.list(), Instant.now(clock)));

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -54,6 +55,15 @@ public class LockerTransfer {
         return inFile(repository.findByOperatorIdAndDeletedAtIsNull(operators.current()));
     }
 
+    /** Ids of every piece that is there, by label. */
+    @Transactional(readOnly = true)
+    public List<UUID> ids() {
+        return repository.findByOperatorIdAndDeletedAtIsNull(operators.current()).stream()
+                .sorted((a, b) -> a.label.compareToIgnoreCase(b.label))
+                .map(p -> p.id)
+                .toList();
+    }
+
     /** Some pieces. */
     @Transactional(readOnly = true)
     public List<PieceInFile> of(Collection<UUID> ids) {
@@ -86,13 +96,24 @@ public class LockerTransfer {
 
     private List<PieceInFile> inFile(List<PieceEntity> some) {
         Map<UUID, String> keys = catalogues.keys();
+        List<UUID> ids = some.stream().map(p -> p.id).toList();
+        Map<UUID, List<OutingEntity>> outingsOf =
+                outings.findByPieceIdInOrderByTakenOn(ids).stream().collect(Collectors.groupingBy(o -> o.pieceId));
+        Map<UUID, List<PieceChangeEntity>> changesOf =
+                changes.findByPieceIdInOrderByChangedOnAscStoredAtAsc(ids).stream()
+                        .collect(Collectors.groupingBy(c -> c.pieceId));
         return some.stream()
                 .sorted((a, b) -> a.label.compareToIgnoreCase(b.label))
-                .map(p -> inFile(p, keys.get(p.cableTypeId)))
+                .map(p -> inFile(
+                        p,
+                        keys.get(p.cableTypeId),
+                        outingsOf.getOrDefault(p.id, List.of()),
+                        changesOf.getOrDefault(p.id, List.of())))
                 .toList();
     }
 
-    private PieceInFile inFile(PieceEntity p, String cableKey) {
+    private static PieceInFile inFile(
+            PieceEntity p, String cableKey, List<OutingEntity> outings, List<PieceChangeEntity> changes) {
         return new PieceInFile(
                 new PieceRequest(
                         p.id,
@@ -113,11 +134,11 @@ public class LockerTransfer {
                         p.note),
                 p.createdAt,
                 p.retiredOn,
-                outings.findByPieceIdOrderByTakenOn(p.id).stream()
+                outings.stream()
                         .map(o -> new PieceInFile.OutingInFile(
                                 o.takenByMovement, o.takenOn, o.putAwayOn, o.takenTo, o.wet, o.frozen, o.trodden))
                         .toList(),
-                changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(p.id).stream()
+                changes.stream()
                         .map(c -> new PieceInFile.ChangeInFile(
                                 c.id, c.kind, c.changedOn, c.lengthBeforeM, c.lengthAfterM, c.note))
                         .toList());
@@ -227,10 +248,10 @@ public class LockerTransfer {
                 .toList();
     }
 
-    /** A kit of this id; empty where there is none. */
+    /** Every kit by its id. */
     @Transactional(readOnly = true)
-    public Optional<KitRequest> storedKit(UUID id) {
-        return kits.list().stream().filter(k -> k.id().equals(id)).findFirst().map(LockerTransfer::said);
+    public Map<UUID, KitRequest> kitsById() {
+        return kits.list().stream().collect(Collectors.toMap(KitResponse::id, LockerTransfer::said));
     }
 
     private static KitRequest said(KitResponse k) {

@@ -1,5 +1,6 @@
 package org.eskiz.server.locker;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -16,4 +17,6 @@ interface PieceChangeRepository extends Repository<PieceChangeEntity, UUID> {
     Optional<PieceChangeEntity> findById(UUID id);
 
     List<PieceChangeEntity> findByPieceIdOrderByChangedOnAscStoredAtAsc(UUID pieceId);
+
+    List<PieceChangeEntity> findByPieceIdInOrderByChangedOnAscStoredAtAsc(Collection<UUID> pieceIds);
 }

@@ -3,7 +3,8 @@ package org.eskiz.server.locker;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import org.eskiz.server.exchange.CsvText;
+import java.util.stream.Stream;
+import org.eskiz.server.web.Csv;
 
 /** The locker as comma-separated values, one record a piece. */
 final class PieceCsv {
@@ -36,17 +37,17 @@ final class PieceCsv {
 
     private PieceCsv() {}
 
-    static String write(List<PieceSummary> pieces) {
-        return CsvText.table(COLUMNS, pieces.stream().map(PieceCsv::cells));
+    static Stream<List<Object>> rows(Stream<PieceSummary> pieces) {
+        return pieces.map(PieceCsv::cells);
     }
 
     private static List<Object> cells(PieceSummary p) {
         return new ArrayList<>(Arrays.asList(
                 p.id(),
-                CsvText.guarded(p.label()),
+                Csv.guarded(p.label()),
                 p.cableKey(),
-                CsvText.guarded(p.cableName()),
-                CsvText.number(p.lengthM()),
+                Csv.guarded(p.cableName()),
+                Csv.number(p.lengthM()),
                 p.near() == null ? null : p.near().connectorKey(),
                 p.near() == null ? null : p.near().gender(),
                 p.far() == null ? null : p.far().connectorKey(),
@@ -54,17 +55,17 @@ final class PieceCsv {
                 p.boughtOn(),
                 p.price() == null ? null : p.price().toPlainString(),
                 p.priceCurrency(),
-                CsvText.guarded(p.keptAt()),
+                Csv.guarded(p.keptAt()),
                 p.outings(),
                 p.hardOutings(),
                 p.outSince(),
                 p.standing(),
                 p.lastTestedOn(),
-                CsvText.number(p.referenceMHz()),
-                CsvText.number(p.percentOfSheet()),
-                p.trend() == null ? null : CsvText.number(p.trend().percentPerYear()),
+                Csv.number(p.referenceMHz()),
+                Csv.number(p.percentOfSheet()),
+                p.trend() == null ? null : Csv.number(p.trend().percentPerYear()),
                 p.testAgainOn(),
                 p.retiredOn(),
-                CsvText.guarded(p.note())));
+                Csv.guarded(p.note())));
     }
 }

@@ -1,5 +1,6 @@
 package org.eskiz.server.plan;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -9,6 +10,8 @@ import org.springframework.data.repository.Repository;
 interface DecisionRepository extends Repository<DecisionEntity, UUID> {
 
     List<DecisionEntity> findByPlanIdOrderByDecidedAtDescIdAsc(UUID planId);
+
+    List<DecisionEntity> findByPlanIdInOrderByDecidedAtDescIdAsc(Collection<UUID> planIds);
 
     Optional<DecisionEntity> findByIdAndPlanId(UUID id, UUID planId);
 

@@ -101,9 +101,6 @@ class DecisionService {
 
     private DecisionResponse keep(UUID planId, DecisionRequest request, DecisionEntity decision) {
         requireVersion(request, plans.get(planId));
-        if (database.find(DecisionEntity.class, request.id()) != null) {
-            throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another decision", null);
-        }
         database.persist(decision);
         database.flush();
         return response(decision, null);

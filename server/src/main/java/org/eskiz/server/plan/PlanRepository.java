@@ -1,5 +1,6 @@
 package org.eskiz.server.plan;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -24,6 +25,13 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
             select u, p.id, p.site, p.name from PlanEntity p join p.pieces u
             where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name""")
     List<Object[]> withPieces(UUID operator);
+
+    @Query("""
+            select p.id from PlanEntity p
+            where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name, p.id""")
+    List<UUID> ids(UUID operator);
+
+    List<PlanEntity> findByIdInAndOperatorIdOrderBySiteAscNameAscIdAsc(Collection<UUID> ids, UUID operatorId);
 
     Optional<PlanEntity> findById(UUID id);
 

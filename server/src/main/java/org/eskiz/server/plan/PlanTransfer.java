@@ -2,6 +2,7 @@ package org.eskiz.server.plan;
 
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -47,12 +48,16 @@ public class PlanTransfer {
     /** What a plan refers to. */
     public record References(Set<String> cableKeys, Set<UUID> pieces) {}
 
-    /** Every plan that is there. */
+    /** Ids of every plan that is there. */
     @Transactional(readOnly = true)
-    public List<PlanInFile> all() {
-        return repository.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()).stream()
-                .map(this::inFile)
-                .toList();
+    public List<UUID> ids() {
+        return repository.ids(operators.current());
+    }
+
+    /** Some plans, in the order of their sites and names. */
+    @Transactional(readOnly = true)
+    public List<PlanInFile> some(Collection<UUID> ids) {
+        return inFile(repository.findByIdInAndOperatorIdOrderBySiteAscNameAscIdAsc(ids, operators.current()));
     }
 
     /** One plan; 404 where there is none. */
@@ -74,11 +79,23 @@ public class PlanTransfer {
     }
 
     private PlanInFile inFile(PlanEntity plan) {
-        List<DecisionEntity> made = decisions.findByPlanIdOrderByDecidedAtDescIdAsc(plan.id);
+        return inFile(List.of(plan)).get(0);
+    }
+
+    private List<PlanInFile> inFile(List<PlanEntity> some) {
+        List<DecisionEntity> made = decisions.findByPlanIdInOrderByDecidedAtDescIdAsc(
+                some.stream().map(p -> p.id).toList());
         Map<UUID, Instant> withdrawn = decisions
                 .withdrawals(made.stream().map(d -> d.id).toList())
                 .stream()
                 .collect(Collectors.toMap(w -> w.decisionId, w -> w.withdrawnAt));
+        Map<UUID, List<DecisionEntity>> byPlan = made.stream().collect(Collectors.groupingBy(d -> d.planId));
+        return some.stream()
+                .map(p -> inFile(p, byPlan.getOrDefault(p.id, List.of()), withdrawn))
+                .toList();
+    }
+
+    private PlanInFile inFile(PlanEntity plan, List<DecisionEntity> made, Map<UUID, Instant> withdrawn) {
         return new PlanInFile(
                 plan.id,
                 plan.site,

@@ -27,6 +27,11 @@ public final class Faults {
         return new Faults(new ArrayList<>(), "").check(request, "");
     }
 
+    /** Starts with nothing. */
+    public static Faults none() {
+        return new Faults(new ArrayList<>(), "");
+    }
+
     /** Adds what the constraints of a part say, its paths below a prefix. */
     public Faults check(Object part, String path) {
         VALIDATOR.validate(part).stream()

@@ -1,9 +1,11 @@
 package org.eskiz.server.problem;
 
+import jakarta.persistence.EntityExistsException;
 import jakarta.persistence.OptimisticLockException;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
+import org.hibernate.exception.ConstraintViolationException;
 import org.hibernate.exception.JDBCConnectionException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -130,6 +132,8 @@ class ProblemAdvice {
     @ExceptionHandler({
         DataIntegrityViolationException.class,
         ConcurrencyFailureException.class,
+        ConstraintViolationException.class,
+        EntityExistsException.class,
         OptimisticLockException.class
     })
     ResponseEntity<ProblemDetail> raced(Exception e) {

@@ -1,9 +1,12 @@
 package org.eskiz.server.store;
 
+import jakarta.persistence.PersistenceException;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.support.DataAccessUtils;
+import org.springframework.dao.support.PersistenceExceptionTranslator;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -16,9 +19,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class IdempotentStore {
 
     private final TransactionTemplate transaction;
+    private final PersistenceExceptionTranslator translator;
 
-    IdempotentStore(PlatformTransactionManager transactions) {
+    IdempotentStore(PlatformTransactionManager transactions, PersistenceExceptionTranslator translator) {
         this.transaction = new TransactionTemplate(transactions);
+        this.translator = translator;
     }
 
     /**
@@ -45,11 +50,16 @@ public class IdempotentStore {
         try {
             return inTransaction(change);
         } catch (DataIntegrityViolationException | ConcurrencyFailureException raced) {
-            throw conflict.get();
+            throw inTransaction(conflict);
         }
     }
 
     private <T> T inTransaction(Supplier<T> step) {
-        return transaction.execute(status -> step.get());
+        try {
+            return transaction.execute(status -> step.get());
+        } catch (PersistenceException e) {
+            // what is stored without a repository is told by Hibernate in its own words
+            throw DataAccessUtils.translateIfNecessary(e, translator);
+        }
     }
 }

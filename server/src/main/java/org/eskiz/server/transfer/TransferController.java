@@ -1,25 +1,32 @@
 package org.eskiz.server.transfer;
 
-import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.util.UUID;
+import org.eskiz.server.plan.PlanInFile;
+import org.eskiz.server.plan.PlanTransfer;
+import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
-import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.json.JsonMapper;
 
 @RestController
 @RequestMapping("/api/transfers")
@@ -28,33 +35,51 @@ class TransferController {
 
     private final TransferWriting writing;
     private final Transfers transfers;
-    private final JsonMapper withoutNulls;
+    private final TransferUploads uploads;
+    private final PlanTransfer plans;
 
-    TransferController(TransferWriting writing, Transfers transfers, JsonMapper json) {
+    TransferController(TransferWriting writing, Transfers transfers, TransferUploads uploads, PlanTransfer plans) {
         this.writing = writing;
         this.transfers = transfers;
-        this.withoutNulls = json.rebuild()
-                .changeDefaultPropertyInclusion(all -> all.withValueInclusion(JsonInclude.Include.NON_NULL))
-                .build();
+        this.uploads = uploads;
+        this.plans = plans;
     }
 
     @GetMapping(path = "/workspace", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
     @Operation(operationId = "exportWorkspace", summary = "Everything the operator has, as one file")
-    ResponseEntity<String> workspace() {
-        return attachment("workspace.eskiz.json", writing.workspace());
+    void workspace(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        Attachment.begin(response, "workspace.eskiz.json", MediaType.APPLICATION_JSON);
+        writing.workspace(response.getOutputStream());
     }
 
     @GetMapping(path = "/plans/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
     @Operation(operationId = "exportPlan", summary = "A plan with all that it needs, as one file")
-    ResponseEntity<String> plan(@PathVariable UUID id) {
-        TransferFile file = writing.plan(id);
-        return attachment(file.plans().get(0).name() + ".eskiz.json", file);
+    void plan(@PathVariable UUID id, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        PlanInFile plan = plans.one(id);
+        Attachment.begin(response, plan.name() + ".eskiz.json", MediaType.APPLICATION_JSON);
+        writing.plan(plan, response.getOutputStream());
     }
 
-    private ResponseEntity<String> attachment(String name, TransferFile file) {
-        return Attachment.of(name, MediaType.APPLICATION_JSON, withoutNulls.writeValueAsString(file));
+    @PutMapping(path = "/uploads/{id}/parts/{number}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(
+            operationId = "uploadPart",
+            summary = "A part of a file, at most 1 MiB, counted from 0; sent again it stands in place of the first")
+    void part(@PathVariable UUID id, @PathVariable int number, @RequestBody byte[] content) {
+        if (number < 0 || number >= TransferUploads.MOST_PARTS) {
+            throw new InvalidRequestException(
+                    "number", "must be from 0 to %d, not %d".formatted(TransferUploads.MOST_PARTS - 1, number));
+        }
+        uploads.put(id, number, content);
+    }
+
+    @DeleteMapping("/uploads/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Operation(operationId = "forgetUpload", summary = "Forget a file that was sent in parts")
+    void forget(@PathVariable UUID id) {
+        uploads.delete(id);
     }
 
     @GetMapping(path = "/schema.json", produces = "application/schema+json")

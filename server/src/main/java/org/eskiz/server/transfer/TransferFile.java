@@ -2,10 +2,8 @@ package org.eskiz.server.transfer;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
-import java.util.Objects;
 import org.eskiz.server.bench.SweepInFile;
 import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
@@ -39,32 +37,14 @@ record TransferFile(
 
         @NotNull(message = "must be given") Integer schemaVersion,
         Instant writtenAt,
-
-        @Size(max = MOST, message = "must be at most {max} plans")
         List<@NotNull(message = "must be a plan, not null") @Valid PlanInFile> plans,
-
-        @Size(max = MOST, message = "must be at most {max} cable types")
         List<@NotNull(message = "must be a cable type, not null") @Valid CableTypeRequest> cableTypes,
-
-        @Size(max = MOST, message = "must be at most {max} connectors")
         List<@NotNull(message = "must be a connector, not null") @Valid ConnectorRequest> connectors,
-
-        @Size(max = MOST, message = "must be at most {max} pieces")
         List<@NotNull(message = "must be a piece, not null") @Valid PieceInFile> pieces,
-
-        @Size(max = MOST, message = "must be at most {max} kits")
         List<@NotNull(message = "must be a kit, not null") @Valid KitRequest> kits,
-
-        @Size(max = MOST, message = "must be at most {max} tests")
         List<@NotNull(message = "must be a test, not null") @Valid TestInFile> tests,
-
-        @Size(max = MOST, message = "must be at most {max} sweeps")
         List<@NotNull(message = "must be a sweep, not null") @Valid SweepInFile> sweeps,
-
-        @Size(max = MOST, message = "must be at most {max} keys")
         List<@NotNull(message = "must be a key, not null") String> favourites,
-
-        @Size(max = MOST, message = "must be at most {max} keys")
         List<@NotNull(message = "must be a key, not null") String> retired,
 
         @Valid Settings settings) {
@@ -73,29 +53,4 @@ record TransferFile(
 
     /** The form of file that this version of the application writes. */
     static final int SCHEMA_VERSION = 1;
-
-    /** Of each kind of part. */
-    private static final int MOST = 20_000;
-
-    /** The same with lists in place of what a file leaves out. */
-    TransferFile withLists() {
-        return new TransferFile(
-                format,
-                schemaVersion,
-                writtenAt,
-                orNone(plans),
-                orNone(cableTypes),
-                orNone(connectors),
-                orNone(pieces),
-                orNone(kits),
-                orNone(tests),
-                orNone(sweeps),
-                orNone(favourites),
-                orNone(retired),
-                settings);
-    }
-
-    private static <T> List<T> orNone(List<T> list) {
-        return Objects.requireNonNullElse(list, List.of());
-    }
 }

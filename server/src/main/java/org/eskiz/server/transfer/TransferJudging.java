@@ -12,8 +12,10 @@ import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
+import org.eskiz.server.locker.KitRequest;
 import org.eskiz.server.locker.LockerTransfer;
 import org.eskiz.server.locker.PieceInFile;
+import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlanTransfer;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -21,7 +23,6 @@ import org.eskiz.server.transfer.TransferRequest.Take;
 import org.eskiz.server.transfer.TransferResponse.PartResponse;
 import org.eskiz.server.transfer.TransferResponse.State;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Holds the parts of a file against what is here: new, the same, or a clash and what may become of it. */
 @Service
@@ -46,70 +47,72 @@ class TransferJudging {
         this.settings = settings;
     }
 
-    /** One judgement a part, in the order in which parts are taken. */
-    @Transactional(readOnly = true)
-    List<PartResponse> parts(TransferFile file) {
+    /** One judgement a part, in the order in which parts are taken; no part stays in memory. */
+    List<PartResponse> parts(OpenFile file) {
         List<PartResponse> parts = new ArrayList<>();
-        file.cableTypes().forEach(t -> parts.add(judged(t)));
-        file.connectors().forEach(c -> parts.add(judged(c)));
+        CatalogueTransfer.Here types = catalogue.here();
+        file.each(Section.CABLE_TYPES, (i, tree, t) -> parts.add(judged(t, types)));
+        file.each(Section.CONNECTORS, (i, tree, c) -> parts.add(judged(c, types)));
         List<PieceInFile> here = locker.all();
         Map<UUID, PieceInFile> byId =
                 here.stream().collect(Collectors.toMap(p -> p.piece().id(), p -> p));
         Map<String, UUID> byLabel = here.stream()
                 .collect(Collectors.toMap(
                         p -> folded(p.piece().label()), p -> p.piece().id()));
-        file.pieces().forEach(p -> parts.add(judged(p, byId, byLabel)));
-        file.kits()
-                .forEach(k -> parts.add(part(
-                        PartKind.KIT,
-                        k.id(),
-                        k.name(),
-                        locker.storedKit(k.id()).map(k::equals).orElse(null))));
-        file.tests().forEach(t -> parts.add(judged(t)));
-        file.plans()
-                .forEach(p -> parts.add(part(
+        file.each(Section.PIECES, (i, tree, p) -> parts.add(judged(p, byId, byLabel)));
+        Map<UUID, KitRequest> kits = locker.kitsById();
+        file.each(
+                Section.KITS,
+                (i, tree, k) -> parts.add(part(
+                        PartKind.KIT, k.id(), k.name(), kits.containsKey(k.id()) ? k.equals(kits.get(k.id())) : null)));
+        file.each(Section.TESTS, (i, tree, t) -> parts.add(judged(t)));
+        file.each(
+                Section.PLANS,
+                (i, tree, p) -> parts.add(part(
                         PartKind.PLAN,
                         p.id(),
                         p.site() + ", " + p.name(),
                         plans.stored(p.id())
                                 .map(s -> PlanTransfer.saysTheSame(s, p))
                                 .orElse(null))));
-        if (file.settings() != null) {
-            boolean isSame = settings.get().saysTheSameAs(file.settings());
-            parts.add(new PartResponse(
-                    PartKind.SETTINGS,
-                    "settings",
-                    "settings",
-                    isSame ? State.SAME : State.CLASH,
-                    isSame ? List.of() : List.of(Take.MINE, Take.THEIRS)));
-        }
+        file.settings().ifPresent(s -> parts.add(judged(s)));
         return parts;
     }
 
-    private PartResponse judged(CableTypeRequest type) {
+    private PartResponse judged(Settings theirs) {
+        boolean isSame = settings.get().saysTheSameAs(theirs);
+        return new PartResponse(
+                PartKind.SETTINGS,
+                "settings",
+                "settings",
+                isSame ? State.SAME : State.CLASH,
+                isSame ? List.of() : List.of(Take.MINE, Take.THEIRS));
+    }
+
+    private static PartResponse judged(CableTypeRequest type, CatalogueTransfer.Here here) {
         return keyed(
                 PartKind.CABLE_TYPE,
                 type.key(),
                 type.name(),
-                catalogue.storedType(type.key()).map(type::equals).orElse(null));
+                here.type(type.key()).map(type::equals).orElse(null),
+                here);
     }
 
-    private PartResponse judged(ConnectorRequest connector) {
+    private static PartResponse judged(ConnectorRequest connector, CatalogueTransfer.Here here) {
         return keyed(
                 PartKind.CONNECTOR,
                 connector.key(),
                 connector.name(),
-                catalogue
-                        .storedConnector(connector.key())
-                        .map(connector::equals)
-                        .orElse(null));
+                here.connector(connector.key()).map(connector::equals).orElse(null),
+                here);
     }
 
-    private PartResponse keyed(PartKind kind, String key, String name, Boolean same) {
+    private static PartResponse keyed(
+            PartKind kind, String key, String name, Boolean same, CatalogueTransfer.Here here) {
         if (key == null) {
             throw new InvalidRequestException("text", "\"" + name + "\" has no key in this file");
         }
-        return Boolean.FALSE.equals(same) && catalogue.isBuiltIn(key)
+        return Boolean.FALSE.equals(same) && here.isBuiltIn(key)
                 ? new PartResponse(kind, key, name, State.CLASH, List.of(Take.MINE, Take.BOTH))
                 : part(kind, key, name, same);
     }

@@ -4,18 +4,21 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.UUID;
 import org.eskiz.server.problem.PlainText;
 
 /**
  * A file to be looked at, or taken.
  *
- * @param text of the file
+ * @param text of the file; or else
+ * @param uploadId by which its parts were sent
  * @param choices one for each part that clashes; for taking only
  */
 record TransferRequest(
-        @NotNull(message = "must be given") String text,
+        String text,
+        UUID uploadId,
 
-        @Size(max = 20_000, message = "must be at most {max} choices")
+        @Size(max = 100_000, message = "must be at most {max} choices")
         List<@NotNull(message = "must be a choice, not null") @Valid ChoiceRequest> choices) {
 
     /** What becomes of a part that clashes. */

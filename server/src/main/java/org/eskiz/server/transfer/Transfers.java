@@ -1,16 +1,17 @@
 package org.eskiz.server.transfer;
 
+import jakarta.persistence.EntityManager;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.server.bench.BenchTransfer;
-import org.eskiz.server.bench.SweepInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
@@ -41,6 +42,8 @@ class Transfers {
     private final SettingsService settings;
     private final TransferReading reading;
     private final TransferJudging judging;
+    private final TransferUploads uploads;
+    private final EntityManager database;
 
     Transfers(
             CatalogueTransfer catalogue,
@@ -49,7 +52,9 @@ class Transfers {
             PlanTransfer plans,
             SettingsService settings,
             TransferReading reading,
-            TransferJudging judging) {
+            TransferJudging judging,
+            TransferUploads uploads,
+            EntityManager database) {
         this.catalogue = catalogue;
         this.locker = locker;
         this.bench = bench;
@@ -57,136 +62,33 @@ class Transfers {
         this.settings = settings;
         this.reading = reading;
         this.judging = judging;
+        this.uploads = uploads;
+        this.database = database;
     }
 
     /** What a file would bring. */
-    @Transactional(readOnly = true)
     TransferResponse preview(TransferRequest request) {
-        Faults.in(request).refuse();
-        TransferFile file = reading.file(reading.tree(request.text()));
-        return new TransferResponse(judging.parts(file), file.sweeps().size(), false);
+        OpenFile file = reading.open(request);
+        return new TransferResponse(judging.parts(file), sweepsIn(file), false);
     }
 
     /** Takes a file, with a choice for everything that clashes. */
     @Transactional
     TransferResponse take(TransferRequest request) {
-        Faults.in(request).refuse();
-        ObjectNode tree = reading.tree(request.text());
-        TransferFile asWritten = reading.file(tree);
-        List<PartResponse> parts = judging.parts(asWritten);
-        Map<String, Take> fate = fates(parts, request);
-        rename(tree, asWritten, fate);
-        // what was renamed is read anew, and goes by the place that it has in the file
-        TransferFile file = reading.file(tree);
-        takeCatalogue(file, asWritten, fate);
-        takeLocker(file, asWritten, fate);
-        takeTests(tree, file, asWritten, fate);
-        each(
-                file.plans(),
-                asWritten.plans(),
-                PartKind.PLAN,
-                PlanInFile::id,
-                fate,
-                PlanInFile::name,
-                plans::add,
-                plans::replace);
-        takeRest(file, fate);
-        return new TransferResponse(parts, file.sweeps().size(), true);
-    }
-
-    private void takeCatalogue(TransferFile file, TransferFile asWritten, Map<String, Take> fate) {
-        each(
-                file.cableTypes(),
-                asWritten.cableTypes(),
-                PartKind.CABLE_TYPE,
-                CableTypeRequest::key,
-                fate,
-                CableTypeRequest::name,
-                catalogue::add,
-                catalogue::replace);
-        each(
-                file.connectors(),
-                asWritten.connectors(),
-                PartKind.CONNECTOR,
-                ConnectorRequest::key,
-                fate,
-                ConnectorRequest::name,
-                catalogue::add,
-                catalogue::replace);
-    }
-
-    private void takeLocker(TransferFile file, TransferFile asWritten, Map<String, Take> fate) {
-        each(
-                file.pieces(),
-                asWritten.pieces(),
-                PartKind.PIECE,
-                p -> p.piece().id(),
-                fate,
-                p -> p.piece().label(),
-                locker::add,
-                locker::replace);
-        each(
-                file.kits(),
-                asWritten.kits(),
-                PartKind.KIT,
-                KitRequest::id,
-                fate,
-                KitRequest::name,
-                locker::add,
-                locker::replace);
-    }
-
-    /**
-     * Takes parts of one kind by what was decided of each.
-     *
-     * @param parts as they go by their names here
-     * @param asWritten the same as the file has them, one for one
-     */
-    private static <T> void each(
-            List<T> parts,
-            List<T> asWritten,
-            PartKind kind,
-            Function<T, Object> id,
-            Map<String, Take> fate,
-            Function<T, String> name,
-            Consumer<T> add,
-            Consumer<T> replace) {
-        for (int i = 0; i < parts.size(); i++) {
-            T part = parts.get(i);
-            Take take = fate.get(id(kind, id.apply(asWritten.get(i))));
-            if (take == Take.BOTH) {
-                inFile(name.apply(part), () -> add.accept(part));
-            } else if (take == Take.THEIRS) {
-                inFile(name.apply(part), () -> replace.accept(part));
-            }
+        OpenFile file = reading.open(request);
+        List<PartResponse> parts = judging.parts(file);
+        int sweeps = sweepsIn(file);
+        new Taking(file, fates(parts, request), copies(parts, request)).take();
+        if (request.uploadId() != null) {
+            uploads.delete(request.uploadId());
         }
+        return new TransferResponse(parts, sweeps, true);
     }
 
-    private void takeTests(ObjectNode tree, TransferFile file, TransferFile asWritten, Map<String, Take> fate) {
-        Renaming sweeps = new Renaming();
-        for (SweepInFile sweep : file.sweeps()) {
-            inFile(
-                    sweep.fileName(),
-                    () -> sweeps.put(sweep.id().toString(), bench.add(sweep).toString()));
-        }
-        sweeps.applyTo(tree.path("tests"));
-        each(
-                reading.file(tree).tests(),
-                asWritten.tests(),
-                PartKind.TEST,
-                t -> t.noted().id(),
-                fate,
-                t -> "test of " + Objects.requireNonNullElse(t.noted().piece(), "a cable"),
-                bench::add,
-                bench::replace);
-    }
-
-    private void takeRest(TransferFile file, Map<String, Take> fate) {
-        file.favourites().forEach(k -> inFile(k, () -> catalogue.favour(k)));
-        file.retired().forEach(k -> inFile(k, () -> catalogue.retire(k)));
-        if (fate.get(id(PartKind.SETTINGS, "settings")) == Take.THEIRS) {
-            inFile("settings", () -> settings.replace(file.settings()));
-        }
+    private static int sweepsIn(OpenFile file) {
+        int[] count = {0};
+        file.each(Section.SWEEPS, (i, tree, sweep) -> count[0]++);
+        return count[0];
     }
 
     /** What becomes of each part: THEIRS comes in over mine, BOTH and what is new comes in as new, MINE stays out. */
@@ -195,7 +97,7 @@ class Transfers {
         Stream.ofNullable(request.choices())
                 .flatMap(List::stream)
                 .forEach(c -> chosen.put(id(c.kind(), c.id()), c.take()));
-        Faults faults = Faults.in(request);
+        Faults faults = Faults.none();
         Map<String, Take> fates = new HashMap<>();
         for (PartResponse part : parts) {
             String id = id(part.kind(), part.id());
@@ -218,81 +120,156 @@ class Transfers {
         return fates;
     }
 
+    /** Parts that come in beside mine. */
+    private static Set<String> copies(List<PartResponse> parts, TransferRequest request) {
+        Map<String, Take> fates = fates(parts, request);
+        return parts.stream()
+                .filter(p -> p.state() == State.CLASH)
+                .map(p -> id(p.kind(), p.id()))
+                .filter(id -> fates.get(id) == Take.BOTH)
+                .collect(Collectors.toSet());
+    }
+
     private static String id(PartKind kind, Object id) {
         return kind + " " + id;
     }
 
-    /** Gives a name of its own to what comes in beside mine, and mine to what stays out for it. */
-    private void rename(ObjectNode tree, TransferFile file, Map<String, Take> fate) {
-        Renaming renaming = new Renaming();
-        file.cableTypes().stream()
-                .map(CableTypeRequest::key)
-                .filter(k -> fate.get(id(PartKind.CABLE_TYPE, k)) == Take.BOTH
-                        && catalogue.storedType(k).isPresent())
-                .forEach(k -> renaming.put(k, catalogue.freeKey(k)));
-        file.connectors().stream()
-                .map(ConnectorRequest::key)
-                .filter(k -> fate.get(id(PartKind.CONNECTOR, k)) == Take.BOTH
-                        && catalogue.storedConnector(k).isPresent())
-                .forEach(k -> renaming.put(k, catalogue.freeKey(k)));
-        renamePieces(tree.path("pieces"), file, fate, renaming);
-        copies(
-                tree.path("kits"),
-                PartKind.KIT,
-                "id",
-                fate,
-                renaming,
-                id -> locker.storedKit(id).isPresent());
-        tree.path("tests").forEach(t -> {
-            UUID id = UUID.fromString(t.path("noted").path("id").asString());
-            if (fate.get(id(PartKind.TEST, id)) == Take.BOTH && bench.stored(id).isPresent()) {
-                renaming.put(id.toString(), UUID.randomUUID().toString());
-            }
-        });
-        copies(
-                tree.path("plans"),
-                PartKind.PLAN,
-                "id",
-                fate,
-                renaming,
-                id -> plans.stored(id).isPresent());
-        if (!renaming.isEmpty()) {
-            renaming.applyTo(tree);
-        }
-    }
+    /** One file on its way in: first what is to go by another name here, then the parts, one after the other. */
+    private final class Taking {
 
-    private void renamePieces(JsonNode pieces, TransferFile file, Map<String, Take> fate, Renaming renaming) {
-        for (int i = 0; i < file.pieces().size(); i++) {
-            UUID id = file.pieces().get(i).piece().id();
-            String label = file.pieces().get(i).piece().label();
-            Take take = fate.get(id(PartKind.PIECE, id));
-            UUID mine = locker.labelled(label).orElse(id);
-            if (take == Take.MINE) {
-                renaming.put(id.toString(), mine.toString());
-            } else if (take == Take.BOTH && locker.stored(id).isPresent()) {
-                renaming.put(id.toString(), UUID.randomUUID().toString());
-                renaming.freshIds(pieces.get(i).path("changes"));
-            }
-            if (take == Take.BOTH && locker.labelled(label).isPresent()) {
-                ((ObjectNode) pieces.get(i).path("piece")).put("label", locker.freeLabel(label));
+        private final OpenFile file;
+        private final Map<String, Take> fate;
+        private final Set<String> copies;
+        private final Renaming renaming = new Renaming();
+
+        Taking(OpenFile file, Map<String, Take> fate, Set<String> copies) {
+            this.file = file;
+            this.fate = fate;
+            this.copies = copies;
+        }
+
+        void take() {
+            name();
+            each(
+                    Section.CABLE_TYPES,
+                    PartKind.CABLE_TYPE,
+                    CableTypeRequest::key,
+                    CableTypeRequest::name,
+                    catalogue::add,
+                    catalogue::replace);
+            each(
+                    Section.CONNECTORS,
+                    PartKind.CONNECTOR,
+                    ConnectorRequest::key,
+                    ConnectorRequest::name,
+                    catalogue::add,
+                    catalogue::replace);
+            each(
+                    Section.PIECES,
+                    PartKind.PIECE,
+                    p -> p.piece().id(),
+                    p -> p.piece().label(),
+                    locker::add,
+                    locker::replace);
+            each(Section.KITS, PartKind.KIT, KitRequest::id, KitRequest::name, locker::add, locker::replace);
+            takeSweeps();
+            each(
+                    Section.TESTS,
+                    PartKind.TEST,
+                    t -> t.noted().id(),
+                    t -> "test of " + Objects.requireNonNullElse(t.noted().piece(), "a cable"),
+                    bench::add,
+                    bench::replace);
+            each(Section.PLANS, PartKind.PLAN, PlanInFile::id, PlanInFile::name, plans::add, plans::replace);
+            file.each(Section.FAVOURITES, (i, tree, k) -> inFile(k, () -> catalogue.favour(renaming.of(k))));
+            file.each(Section.RETIRED, (i, tree, k) -> inFile(k, () -> catalogue.retire(renaming.of(k))));
+            if (fate.get(id(PartKind.SETTINGS, "settings")) == Take.THEIRS) {
+                file.settings().ifPresent(s -> inFile("settings", () -> settings.replace(s)));
             }
         }
-    }
 
-    private interface IsHere {
-        boolean test(UUID id);
-    }
+        /** Gives a name of its own to what comes in beside mine, and mine to what stays out for it. */
+        private void name() {
+            file.each(Section.CABLE_TYPES, (i, tree, t) -> freeKey(PartKind.CABLE_TYPE, t.key()));
+            file.each(Section.CONNECTORS, (i, tree, c) -> freeKey(PartKind.CONNECTOR, c.key()));
+            file.each(Section.PIECES, (i, tree, p) -> {
+                UUID id = p.piece().id();
+                if (fate.get(id(PartKind.PIECE, id)) == Take.MINE) {
+                    locker.labelled(p.piece().label()).ifPresent(mine -> renaming.put(id.toString(), mine.toString()));
+                }
+                freshId(PartKind.PIECE, id, locker.stored(id).isPresent(), tree.path("changes"));
+            });
+            file.each(Section.KITS, (i, tree, k) -> freshId(PartKind.KIT, k.id(), true, tree.path("decisions")));
+            file.each(
+                    Section.TESTS,
+                    (i, tree, t) -> freshId(PartKind.TEST, t.noted().id(), true, tree.path("decisions")));
+            file.each(Section.PLANS, (i, tree, p) -> freshId(PartKind.PLAN, p.id(), true, tree.path("decisions")));
+        }
 
-    private static void copies(
-            JsonNode parts, PartKind kind, String field, Map<String, Take> fate, Renaming renaming, IsHere isHere) {
-        parts.forEach(part -> {
-            UUID id = UUID.fromString(part.path(field).asString());
-            if (fate.get(id(kind, id)) == Take.BOTH && isHere.test(id)) {
-                renaming.put(id.toString(), UUID.randomUUID().toString());
-                renaming.freshIds(part.path("decisions"));
-                ((ObjectNode) part).put("name", part.path("name").asString() + " (from a file)");
+        private void freeKey(PartKind kind, String key) {
+            if (copies.contains(id(kind, key))) {
+                renaming.put(key, catalogue.freeKey(key));
             }
-        });
+        }
+
+        private void freshId(PartKind kind, UUID id, boolean isTaken, JsonNode parts) {
+            if (copies.contains(id(kind, id)) && isTaken) {
+                renaming.put(id.toString(), UUID.randomUUID().toString());
+                renaming.freshIds(parts);
+            }
+        }
+
+        /** The same text that is here already is one sweep, and tests refer to it by the id that it has here. */
+        private void takeSweeps() {
+            file.each(Section.SWEEPS, (i, tree, sweep) -> {
+                inFile(
+                        sweep.fileName(),
+                        () -> renaming.put(
+                                sweep.id().toString(), bench.add(sweep).toString()));
+                forgetWhatIsStored();
+            });
+        }
+
+        private <T> void each(
+                Section<T> section,
+                PartKind kind,
+                Function<T, Object> idOf,
+                Function<T, String> name,
+                Consumer<T> add,
+                Consumer<T> replace) {
+            file.each(section, (i, tree, asWritten) -> {
+                String id = id(kind, idOf.apply(asWritten));
+                Take take = fate.get(id);
+                if (take == Take.MINE) {
+                    return;
+                }
+                renaming.applyTo(tree);
+                if (copies.contains(id)) {
+                    tellApart(kind, (ObjectNode) tree);
+                }
+                T part = file.typed(section, tree, i);
+                inFile(name.apply(part), () -> (take == Take.BOTH ? add : replace).accept(part));
+                forgetWhatIsStored();
+            });
+        }
+
+        /** A copy is told from what it was copied from by its name, or its label. */
+        private void tellApart(PartKind kind, ObjectNode tree) {
+            if (kind == PartKind.PIECE) {
+                ObjectNode piece = (ObjectNode) tree.path("piece");
+                String label = piece.path("label").asString();
+                if (locker.labelled(label).isPresent()) {
+                    piece.put("label", locker.freeLabel(label));
+                }
+            } else if (kind == PartKind.KIT || kind == PartKind.PLAN) {
+                tree.put("name", tree.path("name").asString() + " (from a file)");
+            }
+        }
+
+        private void forgetWhatIsStored() {
+            database.flush();
+            database.clear();
+        }
     }
 
     /** Says which part of the file a fault is in. */
@@ -306,7 +283,7 @@ class Transfers {
                             "\"%s\": %s %s"
                                     .formatted(name, f.path(), f.message())
                                     .strip()))
-                    .collect(Collectors.toList()));
+                    .toList());
         }
     }
 }

@@ -26,8 +26,17 @@ class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
     private static final int RETRY_AFTER_S = 1;
     private static final String RUNS = ComputationLimit.class.getName();
 
-    private final Semaphore running = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
-    private final Semaphore waiting = new Semaphore(MOST_WAITING);
+    private final Semaphore running;
+    private final Semaphore waiting;
+
+    ComputationLimit() {
+        this(Runtime.getRuntime().availableProcessors(), MOST_WAITING);
+    }
+
+    ComputationLimit(int mostRunning, int mostWaiting) {
+        this.running = new Semaphore(mostRunning, true);
+        this.waiting = new Semaphore(mostWaiting);
+    }
 
     @Override
     public void addInterceptors(InterceptorRegistry registry) {

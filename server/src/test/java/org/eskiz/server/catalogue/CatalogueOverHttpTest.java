@@ -58,6 +58,11 @@ class CatalogueOverHttpTest {
                 from cable_type where key = 'rg-316'""", id);
         sql.update("insert into attenuation_point values (?, 100, 28)", id);
         loader.load();
+        assertThat(api.get("/api/cable-types/rg-316").json().get("revision").asInt())
+                .as("an older program, or this one again, leaves alone what a newer one has loaded")
+                .isEqualTo(2);
+        sql.update("delete from built_in_catalogue");
+        loader.load();
         JsonNode history =
                 api.get("/api/cable-types/rg-316/revisions").expect(200).json();
         assertThat(history.valueStream().map(r -> r.get("revision").asInt())).containsExactly(3, 2, 1);

@@ -21,6 +21,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Stand-ins over a real socket, driven through the real interface, with every fault that they know. */
@@ -106,10 +108,116 @@ class InstrumentsOverHttpTest {
                 .json();
         assertThat(test.get("outcome").asString()).isEqualTo("AS_THE_SHEET");
         assertThat(ask(wattmeter, "OUTP?")).isEqualTo("0");
-        tell(wattmeter, "SIM:FAUL NAN");
-        assertThat(reading(api, "DIRECT", 502)).contains("which is no number");
+    }
+
+    /** Whatever becomes of a reading, the transmitter is off behind it, or somebody is told to switch it off. */
+    @ParameterizedTest
+    @CsvSource({
+        "NONE, 200, false",
+        "NAN, 502, false",
+        "NEGATIVE, 502, false",
+        "COMPLAINING, 502, false",
+        "SILENT, 502, true",
+        "CUT, 502, true",
+        "GARBAGE, 502, true",
+        "ENDLESS, 502, true"
+    })
+    void theTransmitterIsLetGoInEveryEnding(String fault, int status, boolean isUnconfirmed, Api api)
+            throws IOException {
+        tell(wattmeter, "SIM:FAUL " + fault);
+        String keyed = with(wattmeter, "\"frequencyMHz\": 145, \"powerW\": 100, \"path\": \"DIRECT\"");
+        JsonNode answer =
+                api.post("/api/instruments/readings", keyed).expect(status).json();
         tell(wattmeter, "SIM:FAUL NONE");
         assertThat(ask(wattmeter, "OUTP?")).isEqualTo("0");
+        if (status == 200) {
+            assertThat(answer.get("transmitterOff").asBoolean()).isTrue();
+        } else if (isUnconfirmed) {
+            // the line failed before the key, or behind it and then nobody knows
+            assertThat(answer.get("detail").asString())
+                    .matches("(?s).*(switch it off by hand|no text|in time|does not end|broke off).*");
+        } else {
+            assertThat(answer.get("detail").asString()).endsWith("; the transmitter is off, and says so");
+        }
+        reading(api, "DIRECT");
+        assertThat(api.get("/api/instruments/keyed").json().get("addresses")).isEmpty();
+    }
+
+    @Test
+    void aKeyThatDoesNotLetGoIsSaidSoUntilItDoes(Api api, Transmitter transmitter) throws IOException {
+        tell(wattmeter, "SIM:FAUL STUCK");
+        JsonNode answer = api.post(
+                        "/api/instruments/readings",
+                        with(wattmeter, "\"frequencyMHz\": 145, \"powerW\": 100, \"path\": \"DIRECT\""))
+                .expect(502)
+                .json();
+        assertThat(answer.get("code").asString()).isEqualTo("TRANSMITTER_MAY_BE_KEYED");
+        assertThat(answer.get("detail").asString()).contains("switch it off by hand, at the radio");
+        assertThat(api.get("/api/instruments/keyed")
+                        .json()
+                        .get("addresses")
+                        .get(0)
+                        .asString())
+                .isEqualTo("127.0.0.1:" + wattmeter);
+        transmitter.switchOffWhatWasLeft();
+        assertThat(api.get("/api/instruments/keyed").json().get("addresses")).hasSize(1);
+        tell(wattmeter, "SIM:FAUL NONE");
+        transmitter.switchOffWhatWasLeft();
+        assertThat(api.get("/api/instruments/keyed").json().get("addresses")).isEmpty();
+    }
+
+    @Test
+    void aServerThatStartsSwitchesOffWhatAKilledOneLeftKeyed(Transmitter transmitter, JdbcTemplate sql)
+            throws IOException {
+        tell(wattmeter, "OUTP ON");
+        sql.update(
+                "insert into keyed_transmitter values (?, '127.0.0.1', ?, now())", "127.0.0.1:" + wattmeter, wattmeter);
+        transmitter.switchOffWhatWasLeft();
+        assertThat(ask(wattmeter, "OUTP?")).isEqualTo("0");
+        assertThat(transmitter.maybeKeyed()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "Good 20\\nOUTP ON",
+                "Good 20\\r\\nOUTP ON",
+                "Good 20\\\";OUTP ON;SIM:CABL \\\"Good 20",
+                "x;OUTP ON",
+                "x' OUTP ON",
+                "caf\u00e9",
+                "x\\u0007"
+            })
+    void nothingTypedCanCarryASecondCommand(String cable, Api api) throws IOException {
+        api.post("/api/instruments/shelf", with(wattmeter, "\"cable\": \"" + cable + "\""))
+                .expectProblem(422);
+        assertThat(ask(wattmeter, "OUTP?")).isEqualTo("0");
+    }
+
+    @Test
+    void frequenciesThatCannotBeAreNamed(Api api) throws IOException {
+        sweep(api, "OPEN");
+        tell(analyser, "SIM:FAUL ZERO");
+        assertThat(api.post(
+                                "/api/instruments/sweeps/result",
+                                with(analyser, "\"connection\": \"OPEN\", \"name\": \"x\""))
+                        .expectProblem(502)
+                        .get("detail")
+                        .asString())
+                .contains("0.0 Hz as frequency 1 of 201, which cannot be");
+    }
+
+    @Test
+    void anInstrumentIsTheSameHoweverItsHostIsCalled(Api api) {
+        api.post("/api/instruments/identity", at(analyser)).expect(200);
+        String other = at(analyser)
+                .replace(HOLDER.toString(), UUID.randomUUID().toString())
+                .replace("127.0.0.1", "localhost");
+        api.post("/api/instruments/identity", other).expect(409);
+        api.post("/api/instruments/release", at(analyser).replace("127.0.0.1", "localhost"))
+                .expect(204);
+        api.post("/api/instruments/identity", other).expect(200);
+        api.post("/api/instruments/release", other).expect(204);
     }
 
     @ParameterizedTest

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -77,6 +78,67 @@ class TransferOverHttpTest {
                             .as(p.toString())
                             .isEqualTo("SAME"));
         }
+    }
+
+    /** More than any body holds: out as it is written, in again in parts. */
+    @Test
+    void sixLongSweepsGoOutAndComeInAgain() {
+        try (ThrowAwayCluster cluster = ThrowAwayCluster.start();
+                var context = SpringApplication.run(
+                        EskizServer.class, RealServer.arguments(cluster.url(), "--eskiz.demo=false"))) {
+            sixLongSweeps(Api.at(context.getEnvironment().getRequiredProperty("local.server.port", Integer.class)));
+        }
+    }
+
+    private static void sixLongSweeps(Api api) {
+        for (int s = 0; s < 6; s++) {
+            StringBuilder sweep = new StringBuilder("# MHz S RI R 50\\n");
+            for (int i = 1; i <= 90_000; i++) {
+                sweep.append(i / 10.0)
+                        .append(" 0.")
+                        .append(100_000_000 + i * 7 + s)
+                        .append(" 0.1234567890123\\n");
+            }
+            JsonNode kept = api.post(
+                            "/api/bench/files", "{\"fileName\": \"long %d.s1p\", \"text\": \"%s\"}".formatted(s, sweep))
+                    .expect(201)
+                    .json();
+            api.post("/api/bench/tests", """
+                    {"id": "%s", "method": "LOSSES", "testedOn": "2025-06-01", "lengthM": 19, "piece": "long",
+                     "readings": [{"frequencyMHz": 145, "lossDb": 2.2}], "terminatedFileId": "%s"}""".formatted(
+                                    UUID.randomUUID(), kept.get("id").asString()))
+                    .expect(201);
+        }
+        byte[] file = api.get("/api/transfers/workspace")
+                .expect(200)
+                .response()
+                .body()
+                .getBytes(StandardCharsets.UTF_8);
+        assertThat(file.length).isGreaterThan(16 << 20);
+        UUID upload = UUID.randomUUID();
+        int part = 1 << 20;
+        for (int i = 0; i * part < file.length; i++) {
+            api.send(api.request("/api/transfers/uploads/" + upload + "/parts/" + i)
+                            .header("Content-Type", "application/octet-stream")
+                            .PUT(HttpRequest.BodyPublishers.ofByteArray(
+                                    file, i * part, Math.min(part, file.length - i * part))))
+                    .expect(204);
+        }
+        JsonNode again = api.post("/api/transfers/previews", "{\"uploadId\": \"%s\"}".formatted(upload))
+                .expect(200)
+                .json();
+        assertThat(again.get("sweeps").asInt()).isGreaterThanOrEqualTo(6);
+        assertThat(again.get("parts").valueStream().map(p -> p.get("state").asString()))
+                .containsOnly("SAME");
+        assertThat(api.post("/api/transfers", "{\"uploadId\": \"%s\"}".formatted(upload))
+                        .expect(200)
+                        .json()
+                        .get("taken")
+                        .asBoolean())
+                .isTrue();
+        // what was taken is not kept
+        api.post("/api/transfers/previews", "{\"uploadId\": \"%s\"}".formatted(upload))
+                .expectProblem(422);
     }
 
     private static List<String> texts(JsonNode file) {

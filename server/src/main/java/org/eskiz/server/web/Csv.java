@@ -1,8 +1,10 @@
-package org.eskiz.server.exchange;
+package org.eskiz.server.web;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.io.Writer;
 import java.math.BigDecimal;
 import java.util.List;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 
@@ -10,19 +12,23 @@ import org.apache.commons.csv.CSVFormat;
  * Comma-separated values as they are written (RFC 4180). A text that a spreadsheet would take for a formula gets an apostrophe
  * before it.
  */
-public final class CsvText {
+public final class Csv {
 
     private static final CSVFormat WRITTEN = CSVFormat.RFC4180;
     private static final String LINE_END = "\r\n";
     private static final String FORMULA = "(?s)^['=+\\-@\\t\\r].*";
 
-    private CsvText() {}
+    private Csv() {}
 
     /** A header and its rows; null is an empty cell. */
-    public static String table(List<String> columns, Stream<List<Object>> rows) {
-        return Stream.concat(Stream.of(columns), rows)
-                .map(row -> WRITTEN.format(row.toArray()) + LINE_END)
-                .collect(Collectors.joining());
+    static void write(List<String> columns, Stream<List<Object>> rows, Writer out) {
+        Stream.concat(Stream.of(columns), rows).forEach(row -> {
+            try {
+                out.write(WRITTEN.format(row.toArray()) + LINE_END);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        });
     }
 
     /** A text that no spreadsheet takes for a formula. */
