@@ -1,10 +1,14 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { answered, api, Away } from './client';
+import { answered, api, Away, Refused } from './client';
 import type { BenchNotes, BenchSummary, ComparisonRequest, Schemas } from './client';
 
-/** Whether a failed question is worth asking again: only when nobody answered. */
+/** The server computes as much as it can already. */
+const TOO_MANY = 429;
+
+/** Whether a failed question is worth asking again: when nobody answered, or the server was busy. */
 export function shouldRetry(failures: number, error: Error): boolean {
-  return error instanceof Away && failures < 30;
+  const isBusy = error instanceof Refused && error.problem.status === TOO_MANY;
+  return (error instanceof Away && failures < 30) || (isBusy && failures < 10);
 }
 
 export function useCableTypes() {

@@ -18,3 +18,4 @@ export * from './Toggle';
 export * from './Sentence';
 export * from './SaveDrawing';
 export * from './saving';
+export { csvText } from './csv';

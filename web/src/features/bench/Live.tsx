@@ -5,6 +5,7 @@ import { answered, api } from '../../api';
 import { capital } from '../../words';
 import { AnalyserLive } from './AnalyserLive';
 import { addressOf, instruments, releaseOnTheWayOut } from './instrument';
+import { KeyedWarning } from './KeyedWarning';
 import type { Address, Identity } from './instrument';
 import { ShelfChoice } from './ShelfChoice';
 import { WattmeterLive } from './WattmeterLive';
@@ -65,6 +66,7 @@ export function Live(props: LiveProps) {
       aria-label="instrument"
       className="flex flex-col gap-1.5 border-l-[3px] border-hairline pl-3"
     >
+      {isWattmeter && <KeyedWarning />}
       <form
         className="flex flex-wrap items-baseline gap-x-3 gap-y-1"
         onSubmit={(e) => {

@@ -1,4 +1,4 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { QuantityField } from '../../ui';
 import { plain, powerText } from '../../units';
@@ -39,6 +39,10 @@ export function WattmeterLive({
     },
   });
   useEffect(() => onBusy(run.isPending), [onBusy, run.isPending]);
+  const queries = useQueryClient();
+  useEffect(() => {
+    if (run.isError) void queries.invalidateQueries({ queryKey: ['keyed'] });
+  }, [queries, run.isError]);
   return (
     <>
       <span className="flex flex-wrap items-baseline gap-x-3 text-soft">
@@ -81,6 +85,7 @@ export function WattmeterLive({
           }}
         />
       )}
+      {run.isSuccess && <p role="status">The transmitter is off, and says so.</p>}
       {run.isError && (
         <p role="alert" className="text-fail">
           {capital(run.error.message)}. The readings before it stand.

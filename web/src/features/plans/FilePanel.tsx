@@ -1,10 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api';
 import { answered, api } from '../../api';
 import { Select } from '../../ui';
 import { capital } from '../../words';
+import { upload } from './upload';
 
 type Part = Schemas['PartResponse'];
 type Take = Part['offered'][number];
@@ -25,25 +26,23 @@ const TAKES: Record<Take, string> = {
   BOTH: 'have both',
 };
 
-/** As much as the server reads. */
-const MOST_BYTES = 15_500_000;
-
 const idOf = (part: Part) => `${part.kind} ${part.id}`;
 
 /** A file that came from elsewhere: what it brings is shown first, what clashes is asked, and it is taken whole or not at all. */
 export function FilePanel({ onClose }: { onClose: () => void }) {
   const queries = useQueryClient();
   const [choices, setChoices] = useState<ReadonlyMap<string, Take>>(new Map());
+  const [percent, setPercent] = useState(0);
+  const stop = useRef<AbortController | null>(null);
   const preview = useMutation({
     mutationFn: async (file: File) => {
-      if (file.size > MOST_BYTES) {
-        throw new Error(`${file.name} is larger than 15 MB, and cannot be read here`);
-      }
-      const text = await file.text();
+      stop.current = new AbortController();
+      setPercent(0);
+      const uploadId = await upload(file, setPercent, stop.current.signal);
       return {
         fileName: file.name,
-        text,
-        answer: await answered(api.POST('/api/transfers/previews', { body: { text } })),
+        uploadId,
+        answer: await answered(api.POST('/api/transfers/previews', { body: { uploadId } })),
       };
     },
     onSuccess: () => {
@@ -61,7 +60,7 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
   const fresh = parts.filter((p) => p.state === 'NEW');
   const same = parts.filter((p) => p.state === 'SAME');
   const isDecided = clashes.every((c) => choices.has(idOf(c)));
-  const failed = preview.error ?? take.error;
+  const failed = [preview.error, take.error].find((e) => e && e.name !== 'AbortError');
 
   function choose(part: Part, chosen: Take) {
     setChoices((before) => new Map(before).set(idOf(part), chosen));
@@ -88,7 +87,17 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
           close
         </button>
       </span>
-      {preview.isPending && <p role="status">reading …</p>}
+      {preview.isPending && (
+        <span className="flex items-center gap-3">
+          <progress aria-label="sending the file" max={100} value={percent} className="h-2 w-48" />
+          <span role="status">
+            {percent < 100 ? `sending it, ${Math.round(percent)} %` : 'reading it …'}
+          </span>
+          <button type="button" className="quiet" onClick={() => stop.current?.abort()}>
+            stop
+          </button>
+        </span>
+      )}
       {failed && (
         <p role="alert" className="text-fail">
           {capital(failed.message)}.
@@ -173,7 +182,7 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
                 disabled={!isDecided || take.isPending || fresh.length + clashes.length === 0}
                 onClick={() =>
                   take.mutate({
-                    text: preview.data.text,
+                    uploadId: preview.data.uploadId,
                     choices: clashes.map((c) => ({
                       kind: c.kind,
                       id: c.id,

@@ -1,5 +1,5 @@
 import type { Row, Schemas } from '../../../api';
-import { saveFile } from '../../../ui';
+import { csvText, saveFile } from '../../../ui';
 
 /** Curves as CSV (RFC 4180): a column for what they go over, then four for every row. */
 export function csvOf(over: 'frequency' | 'length', sweep: Schemas['SweepResponse']): string {
@@ -16,23 +16,13 @@ export function csvOf(over: 'frequency' | 'length', sweep: Schemas['SweepRespons
     ),
   ];
   const lines = sweep.at.map((at, i) => [
-    `${at}`,
+    at,
     ...sweep.rows.flatMap((r) => {
       const p = r.points[i];
-      return [
-        p?.matchedLossDb,
-        p?.totalLossDb,
-        p?.powerAtAntennaW,
-        p?.swrAtRadio,
-        p?.swrAtAntenna,
-      ].map((v) => (v == null ? '' : `${v}`));
+      return [p?.matchedLossDb, p?.totalLossDb, p?.powerAtAntennaW, p?.swrAtRadio, p?.swrAtAntenna];
     }),
   ]);
-  return [head, ...lines].map((cells) => cells.map(quoted).join(',')).join('\r\n') + '\r\n';
-}
-
-function quoted(cell: string): string {
-  return /[",\r\n]/.test(cell) ? `"${cell.replaceAll('"', '""')}"` : cell;
+  return csvText([head, ...lines]);
 }
 
 export function saveCsv(
@@ -55,24 +45,15 @@ export function ledgerCsv(rows: readonly Row[], bands: readonly string[]): strin
     'first_reason',
   ];
   const lines = rows.map((r) => [
-    guarded(r.name),
+    r.name,
     r.verdict,
-    r.cost ? `${r.cost.amount}` : '',
-    r.cost?.currency ?? '',
-    r.mass ? `${r.mass.totalKg}` : '',
-    ...r.cells.flatMap((c) => [
-      c.totalLossDb === null ? '' : `${c.totalLossDb}`,
-      c.powerAtAntennaW === null ? '' : `${c.powerAtAntennaW}`,
-      c.verdict,
-    ]),
-    r.reasons[0]?.text ?? '',
+    r.cost?.amount,
+    r.cost?.currency,
+    r.mass?.totalKg,
+    ...r.cells.flatMap((c) => [c.totalLossDb, c.powerAtAntennaW, c.verdict]),
+    r.reasons[0]?.text,
   ]);
-  return [head, ...lines].map((cells) => cells.map(quoted).join(',')).join('\r\n') + '\r\n';
-}
-
-/** A text that no spreadsheet takes for a formula. */
-function guarded(text: string): string {
-  return /^['=+\-@\t\r]/.test(text) ? `'${text}` : text;
+  return csvText([head, ...lines]);
 }
 
 export function saveLedger(name: string, rows: readonly Row[], bands: readonly string[]): void {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../../../api';
 import { tightestSentence } from '../../../words';
 import type { Profile } from '../run/useProfile';
-import { csvOf } from './exports';
+import { csvOf, ledgerCsv } from './exports';
 import { tightestPlace } from './tightest';
 
 const line = (element: number, more: object) => ({
@@ -76,5 +76,38 @@ describe('curves as CSV', () => {
       '14,,,,,',
       '',
     ]);
+  });
+});
+
+describe('no cell is a formula', () => {
+  const evil = ['=cmd', '+1', '-1', '@x', '\tx', '\rx', "'x"];
+
+  it('in the ledger, whatever a cable, a band or a reason is called', () => {
+    for (const text of evil) {
+      const row = {
+        name: text,
+        verdict: 'PASS',
+        cost: { amount: -5, currency: 'EUR' },
+        mass: null,
+        cells: [{ totalLossDb: -0.001, powerAtAntennaW: 90, verdict: 'PASS' }],
+        reasons: [{ text }],
+      } as unknown as Parameters<typeof ledgerCsv>[0][number];
+      const cells = ledgerCsv([row], [text])
+        .replaceAll('"', '')
+        .split(/,|\r\n/);
+      expect(cells.filter((c) => /^[=+@\t\r]/.test(c))).toEqual([]);
+      expect(cells).toContain(`'${text}`);
+      // a number stays one
+      expect(cells).toContain('-0.001');
+    }
+  });
+
+  it('in the head of curves', () => {
+    const sweep = {
+      at: [7],
+      bands: [0],
+      rows: [{ id: 'x', name: '=1+1', points: [null] }],
+    } as unknown as Schemas['SweepResponse'];
+    expect(csvOf('length', sweep)).toMatch(/^length_m,'=1\+1 matched_loss_db/);
   });
 });

@@ -23,7 +23,7 @@ final class WorkEstimate {
     private static final int STEPS_A_BOUNDARY = 2;
 
     /** To find the hottest place and the highest voltage of one line at one angle. */
-    private static final int STEPS_A_PEAK = 40;
+    private static final int STEPS_A_PEAK = 150;
 
     /** To draw one line at one angle: 721 points at most. */
     private static final int STEPS_A_DRAWN_LINE = 721 * 6;

@@ -22,6 +22,10 @@ final class ScpiConnection implements AutoCloseable {
     static final int MOST_BLOCK_BYTES = 4 << 20;
 
     private static final int CONNECT_MS = 2000;
+
+    /** An instrument that is at work answers within this, and goes on within this. */
+    private static final int ANSWER_MS = 3000;
+
     private static final int LONGEST_LINE = 8192;
 
     private final String address;
@@ -184,7 +188,7 @@ final class ScpiConnection implements AutoCloseable {
             throw late();
         }
         try {
-            socket.setSoTimeout((int) leftMs);
+            socket.setSoTimeout((int) Math.min(leftMs, ANSWER_MS));
             int b = in.read();
             if (b < 0) {
                 throw new EOFException();
