@@ -9,6 +9,7 @@ const PID = process.env.ESKIZ_PID;
 const REQUESTS = Number(process.argv[2] ?? 40_000);
 const AT_ONCE = 8;
 const LONGEST_MS = 3000;
+const SETTLED_MS = 4000;
 
 // ---------------------------------------------------------------- chance, the same every time
 let state = 20261128;
@@ -336,7 +337,8 @@ async function slowClients(kind, count, begin) {
     begin(socket);
     sockets.push(socket);
   }
-  await new Promise((resolve) => setTimeout(resolve, 500));
+  // until the buffers of their connections are full, and each of them is waited for
+  await new Promise((resolve) => setTimeout(resolve, SETTLED_MS));
   let worst = 0;
   for (let i = 0; i < 40; i++) {
     const answer = await ask({ method: 'GET', path: i % 2 ? '/api/settings' : '/api/plans' });

@@ -100,18 +100,52 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
         }
 
         /** Does something to the database behind the server's back; the script must have it running. */
-        void psql(String sql) throws IOException {
-            run(
-                    Map.of(
-                            "PGPASSWORD",
-                            Files.readString(data.resolve("db.password")),
-                            "PGHOST",
-                            "127.0.0.1",
-                            "PGPORT",
-                            Files.readString(data.resolve("db.port")).trim(),
-                            "PGUSER",
-                            "eskiz"),
-                    List.of("psql", "-X", "-q", "-v", "ON_ERROR_STOP=1", "-d", "eskiz", "-c", sql));
+        String psql(String sql) throws IOException {
+            return psql("eskiz", sql);
+        }
+
+        private String psql(String database, String sql) throws IOException {
+            return run(
+                            Map.of(
+                                    "PGPASSWORD",
+                                    Files.readString(data.resolve("db.password")),
+                                    "PGHOST",
+                                    "127.0.0.1",
+                                    "PGPORT",
+                                    Files.readString(data.resolve("db.port")).trim(),
+                                    "PGUSER",
+                                    "eskiz"),
+                            List.of("psql", "-X", "-q", "-At", "-v", "ON_ERROR_STOP=1", "-d", database, "-c", sql))
+                    .trim();
+        }
+
+        /** The same while the script has it stopped: it is started for this alone. */
+        void withDatabase(String... statements) throws IOException {
+            String port = Files.readString(data.resolve("db.port")).trim();
+            cluster("start", "-o", "-p " + port + " -c listen_addresses=127.0.0.1 -c unix_socket_directories=''");
+            for (String statement : statements) {
+                psql("postgres", statement);
+            }
+            cluster("stop");
+        }
+
+        private void cluster(String what, String... more) throws IOException {
+            List<String> command = new ArrayList<>();
+            if ("root".equals(System.getProperty("user.name"))) {
+                command.addAll(List.of("setpriv", "--reuid=postgres", "--regid=postgres", "--init-groups"));
+            }
+            String version =
+                    Files.readString(data.resolve("cluster/PG_VERSION")).trim();
+            command.addAll(List.of(
+                    "/usr/lib/postgresql/" + version + "/bin/pg_ctl",
+                    "-D",
+                    data.resolve("cluster").toString(),
+                    "-w",
+                    "-l",
+                    data.resolve("log/database.log").toString(),
+                    what));
+            command.addAll(List.of(more));
+            run(Map.of(), command);
         }
     }
 

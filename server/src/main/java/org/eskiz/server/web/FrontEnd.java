@@ -1,5 +1,7 @@
 package org.eskiz.server.web;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.IOException;
 import java.time.Duration;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
@@ -8,10 +10,14 @@ import org.springframework.http.CacheControl;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
+import org.springframework.web.servlet.resource.ResourceTransformerChain;
+import org.springframework.web.servlet.resource.TransformedResource;
 
 /** The front end as static files. Its own addresses all open the one page, which finds its way from there. */
 @Configuration(proxyBeanMethods = false)
 class FrontEnd implements WebMvcConfigurer {
+
+    static final Resource PAGE = new ClassPathResource("/META-INF/resources/index.html");
 
     private static final String FILES = "classpath:/META-INF/resources/";
 
@@ -21,7 +27,9 @@ class FrontEnd implements WebMvcConfigurer {
         registry.addResourceHandler("/assets/**")
                 .addResourceLocations(FILES + "assets/")
                 .setCacheControl(
-                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable())
+                .resourceChain(true)
+                .addTransformer(FrontEnd::inMemory);
         registry.addResourceHandler("/**")
                 .addResourceLocations(FILES)
                 .setCacheControl(CacheControl.noCache())
@@ -29,12 +37,16 @@ class FrontEnd implements WebMvcConfigurer {
                 .addResolver(new OnePage());
     }
 
+    /** Unpacked once, not for every request; the chain keeps what this makes. */
+    private static Resource inMemory(HttpServletRequest request, Resource file, ResourceTransformerChain chain)
+            throws IOException {
+        return new TransformedResource(chain.transform(request, file), file.getContentAsByteArray());
+    }
+
     private static final class OnePage extends PathResourceResolver {
 
-        private static final Resource PAGE = new ClassPathResource("/META-INF/resources/index.html");
-
         @Override
-        protected Resource getResource(String path, Resource location) throws java.io.IOException {
+        protected Resource getResource(String path, Resource location) throws IOException {
             Resource file = path.isEmpty() ? null : super.getResource(path, location);
             return file != null || !isAddressOfThePage(path) ? file : PAGE;
         }

@@ -25,7 +25,7 @@ final class HeldAnswer extends HttpServletResponseWrapper implements AutoCloseab
 
     private static final int MOST_IN_MEMORY = 1 << 20;
 
-    private final ByteArrayOutputStream memory = new ByteArrayOutputStream();
+    private final Memory memory = new Memory();
     private final Output output = new Output();
     private PrintWriter writer;
     private java.io.OutputStream spilled;
@@ -46,7 +46,7 @@ final class HeldAnswer extends HttpServletResponseWrapper implements AutoCloseab
             writer.flush();
         }
         if (file == null) {
-            return new ByteArrayInputStream(memory.toByteArray());
+            return memory.content();
         }
         spilled.close();
         return Files.newInputStream(file, StandardOpenOption.DELETE_ON_CLOSE);
@@ -123,6 +123,14 @@ final class HeldAnswer extends HttpServletResponseWrapper implements AutoCloseab
         writer = null;
         memory.reset();
         length = 0;
+    }
+
+    /** What was written to it can be read without a copy. */
+    private static final class Memory extends ByteArrayOutputStream {
+
+        InputStream content() {
+            return new ByteArrayInputStream(buf, 0, count);
+        }
     }
 
     private final class Output extends ServletOutputStream {

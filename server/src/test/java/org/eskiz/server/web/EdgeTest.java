@@ -162,6 +162,7 @@ class EdgeTest {
     @Test
     void answersAreNotKeptAndFilesThatChangeTheirNameAreKeptForGood(Api api) {
         assertThat(cacheControl(api.get("/api/plans"))).isEqualTo("no-store");
+        assertThat(api.get("/").expect(200).response().body()).contains("<div id=\"root\">");
         Api.Answer page = api.get("/plans/anything");
         assertThat(cacheControl(page.expect(200))).isEqualTo("no-cache");
         String script = page.response().body().replaceAll("(?s).*?src=\"(/assets/[^\"]+)\".*", "$1");
