@@ -23,6 +23,9 @@ import org.springframework.core.Ordered;
 @Configuration(proxyBeanMethods = false)
 class WebServer {
 
+    /** What the kernel takes for a client that does not read; it would be megabytes for each. */
+    private static final String SEND_BUFFER_BYTES = Integer.toString(128 << 10);
+
     @Bean
     FilterRegistrationBean<RequestLogFilter> requestLog() {
         return first(new RequestLogFilter(), 0);
@@ -57,6 +60,7 @@ class WebServer {
     WebServerFactoryCustomizer<TomcatServletWebServerFactory> onLoopbackOnly(@Value("${eskiz.bind}") String bind) {
         return factory -> {
             factory.setAddress(loopback(bind));
+            factory.addConnectorCustomizers(connector -> connector.setProperty("socket.txBufSize", SEND_BUFFER_BYTES));
             factory.addContextCustomizers(context -> {
                 StandardHost host = (StandardHost) context.getParent();
                 host.setErrorReportValveClass(ProblemReportValve.class.getName());
