@@ -79,7 +79,6 @@ class BenchService {
     }
 
     /** The log: every test at its newest revision, the last day first. */
-    @Transactional(readOnly = true)
     List<BenchTestSummary> log() {
         Map<UUID, BenchTestEntity> present = tests.findByOperatorIdAndRemovedAtIsNull(operators.current()).stream()
                 .collect(Collectors.toMap(t -> t.id, t -> t));

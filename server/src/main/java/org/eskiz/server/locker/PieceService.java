@@ -64,7 +64,6 @@ class PieceService implements KnownPieces {
         return pieces.findByIdAndOperatorId(piece, operators.current()).map(p -> p.label);
     }
 
-    @Transactional(readOnly = true)
     List<PieceSummary> list() {
         return writing.summaries(histories.all(), operators.current());
     }
