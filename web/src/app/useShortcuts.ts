@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent, useRef } from 'react';
 import { usePreferences } from './preferences';
 
 /** Keys by name, and what each does; two letters are pressed one after the other. */
@@ -31,28 +31,50 @@ export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
   { keys: 'Esc', what: 'leave a field as it was' },
 ];
 
-/** Keys that work while no field has the focus. Single letters can be switched off in the settings. */
+/**
+ * Keys that work while no field has the focus. Single letters can be switched off in the settings. The letter that was
+ * pressed last is kept over renders: after g, a sheet that draws itself again must not take the p for its own.
+ */
 export function useShortcuts(shortcuts: Shortcuts): void {
   const { settings } = usePreferences();
-  const letters = settings.letterShortcuts;
+  const keys = useRef(new Keys());
+  const pressed = useEffectEvent((e: KeyboardEvent) => {
+    if (isTyping(e.target) || e.altKey) return;
+    const action = keys.current.pressed(
+      nameOf(e),
+      e.timeStamp,
+      shortcuts,
+      settings.letterShortcuts,
+    );
+    if (!action) return;
+    e.preventDefault();
+    action();
+  });
   useEffect(() => {
-    let first = '';
-    let firstAt = 0;
+    const listener = (e: KeyboardEvent) => pressed(e);
+    window.addEventListener('keydown', listener);
+    return () => window.removeEventListener('keydown', listener);
+  }, []);
+}
 
-    function pressed(e: KeyboardEvent) {
-      if (isTyping(e.target) || e.altKey) return;
-      const name = nameOf(e);
-      const pair = e.timeStamp - firstAt < SEQUENCE_MS ? `${first} ${name}` : '';
-      first = name;
-      firstAt = e.timeStamp;
-      const action = shortcuts[pair] ?? (pair && beginsPair(pair) ? undefined : shortcuts[name]);
-      if (!action || (!letters && name.length === 1)) return;
-      e.preventDefault();
-      action();
-    }
-    window.addEventListener('keydown', pressed);
-    return () => window.removeEventListener('keydown', pressed);
-  }, [shortcuts, letters]);
+/** What keys mean, one after the other. */
+export class Keys {
+  private first = '';
+  private firstAt = Number.NEGATIVE_INFINITY;
+
+  /** What a key does, knowing the one before it; undefined for nothing. */
+  pressed(
+    name: string,
+    atMs: number,
+    shortcuts: Shortcuts,
+    letters: boolean,
+  ): (() => void) | undefined {
+    const pair = atMs - this.firstAt < SEQUENCE_MS ? `${this.first} ${name}` : '';
+    this.first = name;
+    this.firstAt = atMs;
+    if (!letters && name.length === 1) return undefined;
+    return shortcuts[pair] ?? (beginsPair(pair) ? undefined : shortcuts[name]);
+  }
 }
 
 /** The letter that all pairs begin with. */

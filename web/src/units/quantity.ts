@@ -27,12 +27,13 @@ export type QuantityKind =
   | 'mass'
   | 'bore'
   | 'radius'
-  | 'percentOff';
+  | 'percentOff'
+  | 'voltage';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
   ok: true;
-  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm, kg, mm. */
+  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm, kg, mm, V. */
   value: number;
   doubt: boolean;
 }
@@ -91,6 +92,7 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   bore: MILLIMETRES,
   radius: MILLIMETRES,
   percentOff: { '%': 1, percent: 1 },
+  voltage: { v: 1, volt: 1, volts: 1, kv: 1000, k: 1000 },
   temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
 
@@ -163,6 +165,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
   bore: '20 mm or 0.8 in',
   radius: '50 mm or 2 in',
   percentOff: '10 %',
+  voltage: '1250 V or 1.2 kV',
   temperature: '20 °C or 68 °F',
 };
 

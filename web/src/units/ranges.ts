@@ -28,5 +28,6 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   bore: { min: 0.1, max: 10_000 },
   radius: { min: 0.1, max: 100_000 },
   percentOff: { min: 0, max: 90 },
+  voltage: { min: 1, max: 1_000_000 },
   temperature: { min: -60, max: 120 },
 };

@@ -1386,24 +1386,19 @@ export interface components {
             /** Format: double */
             serviceLoopM?: number;
         };
-        AmountRequest: {
-            /** Format: double */
-            amount: number;
-            currency: string;
-        };
-        AssessmentRequest: {
-            /** Format: double */
-            ambientC?: number;
-            bands?: components["schemas"]["BandRequest"][];
-            exposure?: components["schemas"]["ExposureRequest"];
-            /** Format: double */
-            flatJointLossDb?: number;
-            radio?: components["schemas"]["RadioRequest"];
-            receiver?: components["schemas"]["ReceiverRequest"];
-            run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
-        };
         AssessmentResponse: {
             bands: components["schemas"]["BandResponse"][];
+        };
+        AssessmentSpec: {
+            /** Format: double */
+            ambientC?: number;
+            bands?: components["schemas"]["BandSpec"][];
+            exposure?: components["schemas"]["ExposureSpec"];
+            /** Format: double */
+            flatJointLossDb?: number;
+            radio?: components["schemas"]["RadioSpec"];
+            receiver?: components["schemas"]["ReceiverSpec"];
+            run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
         };
         AssignmentResponse: {
             /** Format: int32 */
@@ -1420,24 +1415,6 @@ export interface components {
             /** Format: double */
             k2?: number;
             points?: components["schemas"]["PointRequest"][];
-        };
-        BandRequest: {
-            /** Format: double */
-            antennaGainDbi?: number;
-            /** Format: double */
-            duty?: number;
-            foldback?: boolean;
-            /** Format: double */
-            frequencyMHz?: number;
-            id?: string;
-            load?: components["schemas"]["LoadRequest"];
-            /** @enum {string} */
-            matching?: "AT_RADIO" | "AT_ANTENNA" | "NONE";
-            /** Format: double */
-            matchingLossDb?: number;
-            name?: string;
-            /** Format: double */
-            powerW?: number;
         };
         BandResponse: {
             /** @description of the run, where the angle of the load is unknown */
@@ -1486,6 +1463,24 @@ export interface components {
             swrAtRadio: number | null;
             /** Format: double */
             totalLossDb: number;
+        };
+        BandSpec: {
+            /** Format: double */
+            antennaGainDbi?: number;
+            /** Format: double */
+            duty?: number;
+            foldback?: boolean;
+            /** Format: double */
+            frequencyMHz?: number;
+            id?: string;
+            load?: components["schemas"]["LoadSpec"];
+            /** @enum {string} */
+            matching?: "AT_RADIO" | "AT_ANTENNA" | "NONE";
+            /** Format: double */
+            matchingLossDb?: number;
+            name?: string;
+            /** Format: double */
+            powerW?: number;
         };
         BegunReelResponse: {
             bought: boolean;
@@ -1648,7 +1643,7 @@ export interface components {
             /** Format: double */
             lossDb: number;
         };
-        CableRequest: {
+        CableSpec: {
             attenuation?: components["schemas"]["AttenuationRequest"];
             /** Format: double */
             impedanceOhm?: number;
@@ -1803,8 +1798,8 @@ export interface components {
         CalibrationResponse: {
             calibrated: boolean;
         };
-        CandidateRequest: {
-            cable?: components["schemas"]["CableRequest"];
+        CandidateSpec: {
+            cable?: components["schemas"]["CableSpec"];
             cableKey?: string;
             id?: string;
             name?: string;
@@ -1907,21 +1902,21 @@ export interface components {
         ComparisonRequest: {
             /** Format: double */
             ambientC?: number;
-            bands?: components["schemas"]["BandRequest"][];
-            candidates?: components["schemas"]["CandidateRequest"][];
+            bands?: components["schemas"]["BandSpec"][];
+            candidates?: components["schemas"]["CandidateSpec"][];
             details?: components["schemas"]["CellRequest"][];
-            exposure?: components["schemas"]["ExposureRequest"];
+            exposure?: components["schemas"]["ExposureSpec"];
             /** Format: double */
             flatJointLossDb?: number;
             /** @enum {string} */
             preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
-            purchase?: components["schemas"]["PurchaseRequest"];
-            radio?: components["schemas"]["RadioRequest"];
+            purchase?: components["schemas"]["PurchaseSpec"];
+            radio?: components["schemas"]["RadioSpec"];
             reach?: boolean;
-            receiver?: components["schemas"]["ReceiverRequest"];
-            requirements?: components["schemas"]["RequirementRequest"][];
+            receiver?: components["schemas"]["ReceiverSpec"];
+            requirements?: components["schemas"]["RequirementSpec"][];
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
-            tolerance?: components["schemas"]["ToleranceRequest"];
+            tolerance?: components["schemas"]["ToleranceSpec"];
             value?: components["schemas"]["ValueRequest"];
         };
         ComparisonResponse: {
@@ -2115,7 +2110,7 @@ export interface components {
             profile: components["schemas"]["ProfileResponse"] | null;
             rowId: string;
         };
-        Device: Omit<components["schemas"]["ElementRequest"], "kind"> & {
+        Device: Omit<components["schemas"]["RunElement"], "kind"> & {
             id?: string;
             /** Format: double */
             impedanceOhm?: number;
@@ -2162,9 +2157,6 @@ export interface components {
             /** Format: double */
             to: number | null;
         };
-        ElementRequest: {
-            kind: string;
-        };
         ElementResponse: {
             id: string | null;
             /** Format: double */
@@ -2200,7 +2192,7 @@ export interface components {
             /** Format: double */
             throughW: number | null;
         };
-        ExposureRequest: {
+        ExposureSpec: {
             /** Format: double */
             groundFactor?: number;
             /** @enum {string} */
@@ -2290,7 +2282,7 @@ export interface components {
             /** Format: int32 */
             port: number;
         };
-        Joint: Omit<components["schemas"]["ElementRequest"], "kind"> & {
+        Joint: Omit<components["schemas"]["RunElement"], "kind"> & {
             connectorKey?: string;
             id?: string;
             /** Format: double */
@@ -2430,8 +2422,8 @@ export interface components {
             /** Format: int64 */
             setsTried: number;
         };
-        Line: Omit<components["schemas"]["ElementRequest"], "kind"> & {
-            cable?: components["schemas"]["CableRequest"];
+        Line: Omit<components["schemas"]["RunElement"], "kind"> & {
+            cable?: components["schemas"]["CableSpec"];
             cableKey?: string;
             candidate?: boolean;
             id?: string;
@@ -2499,7 +2491,7 @@ export interface components {
             /** Format: int32 */
             rows: number;
         };
-        LoadRequest: {
+        LoadSpec: {
             /** Format: double */
             reactanceOhm?: number;
             /** Format: double */
@@ -2557,6 +2549,11 @@ export interface components {
             rows: components["schemas"]["RowResponse"][];
             /** Format: int32 */
             tried: number;
+        };
+        MoneySpec: {
+            /** Format: double */
+            amount: number;
+            currency: string;
         };
         MovementRequest: {
             frozen?: boolean;
@@ -2787,20 +2784,20 @@ export interface components {
             voltageRms: number | components["schemas"]["BoundsResponse"];
         };
         PlanDocument: {
-            assessment?: components["schemas"]["AssessmentRequest"];
-            candidates?: components["schemas"]["CandidateRequest"][];
+            assessment?: components["schemas"]["AssessmentSpec"];
+            candidates?: components["schemas"]["CandidateSpec"][];
             done?: string[];
             /** @enum {string} */
             preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
-            purchase?: components["schemas"]["PurchaseRequest"];
-            requirements?: components["schemas"]["RequirementRequest"][];
+            purchase?: components["schemas"]["PurchaseSpec"];
+            requirements?: components["schemas"]["RequirementSpec"][];
             /** Format: int32 */
             schemaVersion: number;
             /** @enum {string} */
             use?: "HOME_RUN" | "FIELD_KIT" | "VEHICLE" | "RECEIVE_ONLY" | "DATA_LINK";
         };
         PlanEffectRequest: {
-            cable: components["schemas"]["CableRequest"];
+            cable: components["schemas"]["CableSpec"];
             key: string;
         };
         PlanEffectResponse: {
@@ -2902,12 +2899,12 @@ export interface components {
             joints: components["schemas"]["JointResponse"][];
             lines: components["schemas"]["LineResponse"][];
         };
-        PurchaseRequest: {
-            readyMadeEnd?: components["schemas"]["AmountRequest"];
+        PurchaseSpec: {
+            readyMadeEnd?: components["schemas"]["MoneySpec"];
             /** Format: int32 */
             times?: number;
         };
-        RadioRequest: {
+        RadioSpec: {
             /** Format: double */
             duty?: number;
             foldback?: boolean;
@@ -3018,7 +3015,7 @@ export interface components {
             /** Format: double */
             reached: number | null;
         };
-        ReceiverRequest: {
+        ReceiverSpec: {
             /** Format: double */
             antennaTemperatureK?: number;
             /** @enum {string} */
@@ -3058,7 +3055,7 @@ export interface components {
             name: string;
             rowId: string;
         };
-        RequirementRequest: {
+        RequirementSpec: {
             antennaSocketKey?: string;
             bandId?: string;
             /** Format: double */
@@ -3111,6 +3108,9 @@ export interface components {
             suitability: "SUITED" | "OTHER_IMPEDANCE" | "BALANCED";
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
+        };
+        RunElement: {
+            kind: string;
         };
         RunSheetRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
@@ -3392,7 +3392,7 @@ export interface components {
             /** Format: double */
             needed: number;
         };
-        ToleranceRequest: {
+        ToleranceSpec: {
             /** Format: double */
             guessedPercent?: number;
             /** Format: double */
@@ -3441,7 +3441,7 @@ export interface components {
             sweeps: number;
             taken: boolean;
         };
-        Transformer: Omit<components["schemas"]["ElementRequest"], "kind"> & {
+        Transformer: Omit<components["schemas"]["RunElement"], "kind"> & {
             id?: string;
             /** Format: double */
             impedanceRatio?: number;
@@ -3546,7 +3546,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AssessmentRequest"];
+                "application/json": components["schemas"]["AssessmentSpec"];
             };
         };
         responses: {
@@ -3570,7 +3570,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AssessmentRequest"];
+                "application/json": components["schemas"]["AssessmentSpec"];
             };
         };
         responses: {
@@ -3594,7 +3594,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AssessmentRequest"];
+                "application/json": components["schemas"]["AssessmentSpec"];
             };
         };
         responses: {

@@ -5,7 +5,7 @@ import { frequencyText, plain } from '../../units';
 import { capital, CONNECTION_WORDS, STANDARD_WORDS } from '../../words';
 import { instruments, sweep } from './instrument';
 import type { Address, Connection, Identity } from './instrument';
-import type { LiveProps } from './Live';
+import type { LiveProps } from './liveProps';
 import { Running } from './Running';
 
 const STANDARDS = ['OPEN', 'SHORT', 'LOAD', 'THRU', 'SAVE'] as const;

@@ -1,6 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { BenchFile, BenchNotes } from '../../api';
 import { answered, api } from '../../api';
 import { capital } from '../../words';
 import { AnalyserLive } from './AnalyserLive';
@@ -8,14 +7,8 @@ import { addressOf, instruments, releaseOnTheWayOut } from './instrument';
 import { KeyedWarning } from './KeyedWarning';
 import type { Address, Identity } from './instrument';
 import { ShelfChoice } from './ShelfChoice';
+import type { LiveProps } from './liveProps';
 import { WattmeterLive } from './WattmeterLive';
-
-/** What a part of the live panel needs of the test, and tells of itself. */
-export interface LiveProps {
-  notes: BenchNotes;
-  onChange: (change: (notes: BenchNotes) => BenchNotes) => void;
-  onFile: (file: BenchFile) => void;
-}
 
 /** Readings and sweeps straight from an instrument at a socket. */
 export function Live(props: LiveProps) {

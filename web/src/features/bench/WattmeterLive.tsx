@@ -5,7 +5,7 @@ import { plain, powerText } from '../../units';
 import { capital } from '../../words';
 import { instruments } from './instrument';
 import type { Address } from './instrument';
-import type { LiveProps } from './Live';
+import type { LiveProps } from './liveProps';
 import { withReading } from './notes';
 import { Running } from './Running';
 

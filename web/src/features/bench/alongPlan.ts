@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api';
 
-type Run = NonNullable<Schemas['AssessmentRequest']['run']>;
+type Run = NonNullable<Schemas['AssessmentSpec']['run']>;
 
 /** A stretch of a plan's run, between two distances from the radio. */
 export interface Stretch {

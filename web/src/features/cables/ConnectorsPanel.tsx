@@ -30,8 +30,8 @@ const NUMBERS: Record<
   maxMHz: { label: 'used up to', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz', usual: '' },
   peakVoltageV: {
     label: 'peak voltage',
-    kind: 'resistance',
-    unit: 'ohm',
+    kind: 'voltage',
+    unit: 'v',
     unitLabel: 'V',
     usual: '',
   },

@@ -58,6 +58,31 @@ function type(over: Partial<CableType> = {}): CableType {
 }
 
 describe('a draft', () => {
+  it.each([
+    ['impedanceOhm', '75 ohm', 75, '75 V'],
+    ['velocityFactor', '0,66', 0.66, '0.66 m'],
+    ['outerDiameterMm', '0.4 in', 10.16, '10 W'],
+    ['massGPerM', '98 g', 98, '98 m'],
+    ['bendRadiusOnceMm', '5 cm', 50, '50 g'],
+    ['bendRadiusRepeatedMm', '100', 100, '100 V'],
+    ['minInstallC', '14 °F', -10, '-10 m'],
+    ['minOperatingC', '-40', -40, '-40 W'],
+    ['maxOperatingC', '85 °C', 85, '85 mm'],
+    ['peakVoltageV', '500 V', 500, '500 ohm'],
+    ['averagePowerW', '1k5', 1500, '1500 V'],
+    ['ratedAtMHz', '0.03 GHz', 30, '30 W'],
+    ['ratedAtC', '40', 40, '40 ohm'],
+    ['pricePerM', '3.048 per ft', 10, '3 kg'],
+    ['soldInM', '100 ft', 30.48, '100 W'],
+  ] as const)('reads %s in the units of its field', (name, typed, value, foreign) => {
+    const draft = draftOf(type(), 'EUR');
+    const of = (text: string) =>
+      numberIn({ ...draft, numbers: { ...draft.numbers, [name]: text } }, name);
+    expect(of(typed)).toBeCloseTo(value, 9);
+    expect(of(foreign)).toMatch(/is not understood/);
+    expect(of('')).toBeNull();
+  });
+
   it('of a type says again what the type says', () => {
     const { points } = type();
     const again = said(draftOf(type(), 'GBP'), points, 3);

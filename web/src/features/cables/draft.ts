@@ -75,7 +75,7 @@ export const NUMBERS: Record<NumberName, Field> = {
   minInstallC: temperature('coldest unrolling'),
   minOperatingC: temperature('coldest in use'),
   maxOperatingC: temperature('hottest in use'),
-  peakVoltageV: { label: 'peak voltage', kind: 'resistance', unit: 'ohm', unitLabel: 'V' },
+  peakVoltageV: { label: 'peak voltage', kind: 'voltage', unit: 'v', unitLabel: 'V' },
   averagePowerW: { label: 'average power', kind: 'power', unit: 'w', unitLabel: 'W' },
   ratedAtMHz: { label: 'stated at', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz' },
   ratedAtC: temperature('and at'),

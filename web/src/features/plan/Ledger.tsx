@@ -7,7 +7,7 @@ import { LedgerRow } from './LedgerRow';
 import type { RowContext } from './LedgerRow';
 import type { Band } from './model';
 import { bandName, bandsOf, candidateLengthM, powerOn, timesOf } from './model';
-import { sifted } from './sifting';
+import { filtered } from './ledgerFilter';
 
 interface Props extends RowContext {
   stale: boolean;
@@ -28,7 +28,7 @@ export function Ledger(props: Props) {
   const { lengths } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const bands = bandsOf(plan);
-  const rows = sifted(ledger?.rows ?? [], props.sifting, catalogue, [
+  const rows = filtered(ledger?.rows ?? [], props.filter, catalogue, [
     ledger?.presentRowId,
     props.chosen,
     props.selected,
@@ -148,7 +148,7 @@ export function Ledger(props: Props) {
           <button
             type="button"
             className="quiet"
-            onClick={() => props.onSift({ find: '', hideFailing: false })}
+            onClick={() => props.onFilter({ find: '', hideFailing: false })}
           >
             Show all
           </button>

@@ -4,6 +4,7 @@ import { useShortcuts } from '../../app/useShortcuts';
 import { Choice } from '../../ui';
 import { words } from '../../words';
 import type { Command } from './commands';
+import type { LedgerFilter } from './ledgerFilter';
 import type { Plan, Preference } from './model';
 import { bandName, bandsOf, preferenceOf } from './model';
 import { saveLedger } from './views/exports';
@@ -12,22 +13,13 @@ const PREFERENCES = (
   ['LEAST_COST', 'LEAST_LOSS', 'BEST_VALUE', 'LIGHTEST', 'MOST_MARGIN'] as const
 ).map((value) => ({ value, text: words.preference[value] }));
 
-/** Which rows are shown, and against which their figures are read; kept in the address. */
-export interface Sifting {
-  find: string;
-  hideFailing: boolean;
-  /** The row that all figures are read against. */
-  base: string | null;
-  pinned: readonly string[];
-}
-
-/** The views, the sifting of the rows, and the school that orders them. */
+/** The views, the filter of the rows, and the school that orders them. */
 export function LedgerBar({
   plan,
   view,
-  sifting,
+  filter,
   rows,
-  onSift,
+  onFilter,
   onView,
   onAddOwn,
   onMix,
@@ -35,9 +27,9 @@ export function LedgerBar({
 }: {
   plan: Plan;
   view: View;
-  sifting: Sifting;
+  filter: LedgerFilter;
   rows: readonly Row[];
-  onSift: (change: Partial<Sifting>) => void;
+  onFilter: (change: Partial<LedgerFilter>) => void;
   onView: (view: View) => void;
   onAddOwn: () => void;
   onMix: () => void;
@@ -46,17 +38,17 @@ export function LedgerBar({
   const field = useRef<HTMLInputElement>(null);
   useShortcuts(useMemo(() => ({ '/': () => field.current?.focus() }), []));
   // the address follows a moment later; what is typed must not wait for it
-  const [typed, setTyped] = useState(sifting.find);
-  const [followed, setFollowed] = useState(sifting.find);
-  if (followed !== sifting.find) {
-    setFollowed(sifting.find);
-    if (sifting.find === '') setTyped('');
+  const [typed, setTyped] = useState(filter.find);
+  const [followed, setFollowed] = useState(filter.find);
+  if (followed !== filter.find) {
+    setFollowed(filter.find);
+    if (filter.find === '') setTyped('');
   }
   function find(text: string) {
     setTyped(text);
-    onSift({ find: text });
+    onFilter({ find: text });
   }
-  const base = rows.find((r) => r.id === sifting.base);
+  const base = rows.find((r) => r.id === filter.base);
   return (
     <div
       className={`flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1 ${view === 'paper' ? 'print:hidden' : ''}`}
@@ -66,7 +58,7 @@ export function LedgerBar({
         className={`ml-auto flex flex-wrap items-baseline gap-x-4 print:hidden ${view === 'ledger' ? '' : 'hidden'}`}
       >
         {base && (
-          <button type="button" className="quiet" onClick={() => onSift({ base: null })}>
+          <button type="button" className="quiet" onClick={() => onFilter({ base: null })}>
             against {base.name} ×
           </button>
         )}
@@ -82,9 +74,9 @@ export function LedgerBar({
         />
         <button
           type="button"
-          className={`quiet ${sifting.hideFailing ? 'font-semibold underline' : ''}`}
-          aria-pressed={sifting.hideFailing}
-          onClick={() => onSift({ hideFailing: !sifting.hideFailing })}
+          className={`quiet ${filter.hideFailing ? 'font-semibold underline' : ''}`}
+          aria-pressed={filter.hideFailing}
+          onClick={() => onFilter({ hideFailing: !filter.hideFailing })}
         >
           hide what fails
         </button>

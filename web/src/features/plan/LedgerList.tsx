@@ -6,14 +6,14 @@ import type { Command } from './commands';
 import { KitLine } from './KitRows';
 import type { RowContext } from './LedgerRow';
 import { bandName, bandsOf, candidateLengthM, powerOn, preferenceOf } from './model';
-import { sifted } from './sifting';
+import { filtered } from './ledgerFilter';
 
 /** The ledger for a phone: a list, one cable a line, on the band in focus. */
 export function LedgerList({
   plan,
   ledger,
   catalogue,
-  sifting,
+  filter,
   focus,
   selected,
   chosen,
@@ -23,7 +23,7 @@ export function LedgerList({
 }: RowContext & { stale: boolean; onCommand: (command: Command) => void }) {
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
-  const rows = sifted(ledger?.rows ?? [], sifting, catalogue, [
+  const rows = filtered(ledger?.rows ?? [], filter, catalogue, [
     ledger?.presentRowId,
     chosen,
     selected,

@@ -15,7 +15,7 @@ import {
 } from '../../units';
 import type { Reading } from '../../units';
 import { provenanceText, reasonText, rowSummary, words } from '../../words';
-import type { Sifting } from './LedgerBar';
+import type { LedgerFilter } from './ledgerFilter';
 import type { Band, Plan } from './model';
 import { bandName, bandsOf, ownCablesOf, powerOn, preferenceOf } from './model';
 
@@ -30,8 +30,8 @@ export interface RowContext {
   onSelect: (rowId: string) => void;
   onPoint: (rowId: string | null) => void;
   onEditOwn: (id: string) => void;
-  sifting: Sifting;
-  onSift: (change: Partial<Sifting>) => void;
+  filter: LedgerFilter;
+  onFilter: (change: Partial<LedgerFilter>) => void;
 }
 
 interface Props extends RowContext {
@@ -59,16 +59,16 @@ export function LedgerRow({
   onSelect,
   onPoint,
   onEditOwn,
-  sifting,
-  onSift,
+  filter,
+  onFilter,
 }: Props) {
   const { reading } = usePreferences();
   const [open, setOpen] = useState(false);
   const bands = bandsOf(plan);
   const isSelected = row.id === selected;
-  const isPinned = sifting.pinned.includes(row.id);
+  const isPinned = filter.pinned.includes(row.id);
   const pinned = row.id === ledger?.presentRowId || row.id === chosen || isPinned;
-  const base = ledger?.rows.find((r) => r.id === sifting.base && r.id !== row.id);
+  const base = ledger?.rows.find((r) => r.id === filter.base && r.id !== row.id);
   const type = catalogue.find((t) => t.key === row.id);
   const cellClass = `border-b border-hairline py-[3px] align-middle ${isSelected ? 'bg-raised' : pinned ? 'bg-paper' : ''} ${
     pinned ? 'sticky top-[25px] bottom-0 z-[5] shadow-[0_-1px_0_var(--hairline)]' : ''
@@ -101,7 +101,7 @@ export function LedgerRow({
           >
             <span className="block truncate">{row.name}</span>
             <span className="block text-[10px] leading-[11px] font-normal text-soft empty:hidden">
-              {standing(row, ledger, chosen, sifting)}
+              {standing(row, ledger, chosen, filter)}
             </span>
           </button>
         </th>
@@ -180,15 +180,15 @@ export function LedgerRow({
             <RowMore
               row={row}
               isPinned={isPinned}
-              isBase={row.id === sifting.base}
+              isBase={row.id === filter.base}
               onPin={() =>
-                onSift({
+                onFilter({
                   pinned: isPinned
-                    ? sifting.pinned.filter((id) => id !== row.id)
-                    : [...sifting.pinned, row.id],
+                    ? filter.pinned.filter((id) => id !== row.id)
+                    : [...filter.pinned, row.id],
                 })
               }
-              onBase={() => onSift({ base: row.id === sifting.base ? null : row.id })}
+              onBase={() => onFilter({ base: row.id === filter.base ? null : row.id })}
               type={type}
               bands={bands}
               onEdit={
@@ -220,13 +220,13 @@ function standing(
   row: Row,
   ledger: Ledger | undefined,
   chosen: string | undefined,
-  sifting: Sifting,
+  filter: LedgerFilter,
 ): string {
   return [
     row.id === chosen ? 'chosen' : '',
     row.id === ledger?.presentRowId ? 'in the run' : '',
-    sifting.pinned.includes(row.id) ? 'pinned' : '',
-    row.id === sifting.base ? 'the others against it' : '',
+    filter.pinned.includes(row.id) ? 'pinned' : '',
+    row.id === filter.base ? 'the others against it' : '',
   ]
     .filter(Boolean)
     .join(', ');

@@ -13,9 +13,9 @@ import { headline } from './headline';
 import { Ledger } from './Ledger';
 import { Asked } from './Asked';
 import { LedgerBar, viewOf } from './LedgerBar';
-import type { Sifting } from './LedgerBar';
+import type { LedgerFilter } from './ledgerFilter';
 import { MixPanel } from './MixPanel';
-import { siftedInto, siftingOf } from './sifting';
+import { addressOfFilter, filterOfAddress } from './ledgerFilter';
 import { LedgerList } from './LedgerList';
 import { laid } from './mix';
 import { bandsOf, candidateLengthM, ownCablesOf, powerOn, runOf } from './model';
@@ -23,7 +23,7 @@ import { Note } from './Note';
 import { OwnFigure } from './OwnFigure';
 import { Ribbon } from './run/Ribbon';
 import { TitleBlock } from './TitleBlock';
-import { TwoWriters } from './TwoWriters';
+import { PlanConflict } from './PlanConflict';
 import { useProfile } from './run/useProfile';
 import { UprightRibbon } from './run/UprightRibbon';
 import { useRows } from './useRows';
@@ -82,8 +82,8 @@ export function PlanSheet({
   const view = viewOf(params.get('view'));
   const openOwn = useCallback((id: string) => put({ own: id }), [put]);
   const select = useCallback((id: string) => put({ row: id }), [put]);
-  const sifting = useMemo(() => siftingOf(params), [params]);
-  const sift = useCallback((change: Partial<Sifting>) => put(siftedInto(change)), [put]);
+  const filter = useMemo(() => filterOfAddress(params), [params]);
+  const sift = useCallback((change: Partial<LedgerFilter>) => put(addressOfFilter(change)), [put]);
   const trouble = useCallback((field: string, message: string | null) => {
     setTroubles((before) => {
       if (message === (before[field] ?? null)) return before;
@@ -135,8 +135,8 @@ export function PlanSheet({
     onSelect: select,
     onPoint: setPointed,
     onEditOwn: openOwn,
-    sifting,
-    onSift: sift,
+    filter,
+    onFilter: sift,
   };
   const noting = {
     plan,
@@ -206,9 +206,9 @@ export function PlanSheet({
             <LedgerBar
               plan={plan}
               view={view}
-              sifting={sifting}
+              filter={filter}
               rows={rows.ledger?.rows ?? []}
-              onSift={sift}
+              onFilter={sift}
               onView={(v) => put({ view: v === 'ledger' ? undefined : v })}
               onAddOwn={() => openOwn('new')}
               onMix={() => put({ mix: 'open' })}
@@ -345,7 +345,7 @@ function Unsaved({ editing }: { editing: ReturnType<typeof usePlanEditing> }) {
   }
   if (state.kind !== 'changedElsewhere') return null;
   return (
-    <TwoWriters
+    <PlanConflict
       mine={editing.plan}
       current={state.current}
       onKeep={editing.keep}

@@ -13,7 +13,7 @@ import { driftOf, figuresOfThatDay } from './drift';
 import { laid, sectionsIn, withTail } from './mix';
 import { bandsOf, powerOn, requirementsOf, runOf } from './model';
 import { newPlan, PRESETS, reasonFor } from './presets';
-import { sifted, siftedInto, siftingOf } from './sifting';
+import { filtered, addressOfFilter, filterOfAddress } from './ledgerFilter';
 
 function row(id: string, over: Partial<Row> = {}): Row {
   return {
@@ -71,7 +71,7 @@ describe('a new plan', () => {
   });
 });
 
-describe('sifting', () => {
+describe('filter', () => {
   const rows = [
     row('thin', { verdict: 'FAIL' }),
     row('thick'),
@@ -79,22 +79,27 @@ describe('sifting', () => {
   ];
 
   it('finds, hides what fails, and keeps in sight what must be seen', () => {
-    const hiding = siftingOf(new URLSearchParams('hide=failing'));
-    expect(sifted(rows, hiding, [], ['present']).map((r) => r.id)).toEqual(['thick', 'present']);
-    const pinned = siftingOf(new URLSearchParams('find=thick&pin=thin'));
-    expect(sifted(rows, pinned, [], []).map((r) => r.id)).toEqual(['thin', 'thick']);
+    const hiding = filterOfAddress(new URLSearchParams('hide=failing'));
+    expect(filtered(rows, hiding, [], ['present']).map((r) => r.id)).toEqual(['thick', 'present']);
+    const pinned = filterOfAddress(new URLSearchParams('find=thick&pin=thin'));
+    expect(filtered(rows, pinned, [], []).map((r) => r.id)).toEqual(['thin', 'thick']);
   });
 
   it('goes into the address and comes back', () => {
-    const kept = siftedInto({ find: 'foam', hideFailing: true, base: 'a', pinned: ['b', 'c+d'] });
-    const address = new URLSearchParams(kept as Record<string, string>);
-    expect(siftingOf(address)).toEqual({
+    const kept = addressOfFilter({
       find: 'foam',
       hideFailing: true,
       base: 'a',
       pinned: ['b', 'c+d'],
     });
-    expect(siftedInto({ find: '', hideFailing: false })).toEqual({
+    const address = new URLSearchParams(kept as Record<string, string>);
+    expect(filterOfAddress(address)).toEqual({
+      find: 'foam',
+      hideFailing: true,
+      base: 'a',
+      pinned: ['b', 'c+d'],
+    });
+    expect(addressOfFilter({ find: '', hideFailing: false })).toEqual({
       find: undefined,
       hide: undefined,
     });

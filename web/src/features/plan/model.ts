@@ -1,14 +1,14 @@
 import type { ComparisonRequest, CableType, Schemas, StoredPlan } from '../../api';
 
 export type Document = Schemas['PlanDocument'];
-export type Element = NonNullable<Schemas['AssessmentRequest']['run']>[number];
+export type Element = NonNullable<Schemas['AssessmentSpec']['run']>[number];
 export type Line = Extract<Element, { kind: 'LINE' }>;
 export type Joint = Extract<Element, { kind: 'JOINT' }>;
-export type Band = Schemas['BandRequest'];
-export type Radio = Schemas['RadioRequest'];
+export type Band = Schemas['BandSpec'];
+export type Radio = Schemas['RadioSpec'];
 export type Assessment = NonNullable<Document['assessment']>;
-export type Requirement = Schemas['RequirementRequest'];
-export type OwnCable = Schemas['CandidateRequest'];
+export type Requirement = Schemas['RequirementSpec'];
+export type OwnCable = Schemas['CandidateSpec'];
 export type Preference = NonNullable<Document['preference']>;
 export type Matching = NonNullable<Band['matching']>;
 export type Purchase = NonNullable<Document['purchase']>;

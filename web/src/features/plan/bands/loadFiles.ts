@@ -5,7 +5,7 @@ import { bandsOf } from '../model';
 import type { Load } from './loads';
 
 type ReadLoad = Schemas['ReadLoadResponse'];
-type Assessment = Schemas['AssessmentRequest'];
+type Assessment = Schemas['AssessmentSpec'];
 
 /** So many places tell a curve. */
 const CURVE_POINTS = 48;

@@ -3,7 +3,7 @@ import { plain, powerText } from '../../../units';
 import type { Band, Radio } from '../model';
 import { bandName, dutyOn, powerOn, radioOf } from '../model';
 import { FULL, TOP } from './marks';
-import type { RibbonProps } from './Ribbon';
+import type { RibbonProps } from './ribbonProps';
 
 /** How much of the time a mode sends at full power; usual figures. */
 const MODES = [

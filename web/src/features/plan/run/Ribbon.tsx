@@ -1,11 +1,9 @@
 import { PatternLines } from '@visx/pattern';
 import { useState } from 'react';
-import type { BandAssessment, CableType, Connector } from '../../../api';
+import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { useWidth } from '../../../ui';
 import { figureOf, levelText, shownReading, unitOf } from '../../../units';
-import type { Command } from '../commands';
-import type { Band, Plan } from '../model';
 import { bandName, bandsOf, MOST_ELEMENTS, powerOn, runOf } from '../model';
 import { AddHere } from './AddHere';
 import { ElementLabel } from './ElementLabel';
@@ -18,9 +16,9 @@ import { Outline, Power } from './Power';
 import { RadioBox } from './RadioBox';
 import { isCompressed, LEAST_WIDTH, levelsOf, placeAt, slotsOf, trueScale } from './ribbonLayout';
 import type { Place, Slot } from './ribbonLayout';
+import type { RibbonProps } from './ribbonProps';
 import { RunTable } from './RunTable';
 import { StandingWave } from './StandingWave';
-import type { Profile } from './useProfile';
 import { useRunDrag } from './useRunDrag';
 import { STOP, useWalk } from './useWalk';
 
@@ -32,23 +30,6 @@ const RUN_LEFT = RADIO_WIDTH + STUB;
 
 /** Below this the elements could not be told apart; the drawing scrolls instead. */
 const LEAST_RUN_WIDTH = 300;
-
-export interface RibbonProps {
-  plan: Plan;
-  focus: number;
-  band: Band | undefined;
-  /** The row that is drawn. */
-  rowId: string | null;
-  assessment: BandAssessment | undefined;
-  profile: Profile | undefined;
-  cableName: string;
-  isPresent: boolean;
-  catalogue: CableType[];
-  connectors: Connector[];
-  stale: boolean;
-  onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
-}
 
 interface Props extends RibbonProps {
   /** The row pointed at, drawn as an outline. */

@@ -12,7 +12,7 @@ import { AddHere } from './AddHere';
 import { gapLabel, PlusMark } from './gaps';
 import { PointReading } from './PointReading';
 import { RadioName, RadioPower } from './RadioBox';
-import type { RibbonProps } from './Ribbon';
+import type { RibbonProps } from './ribbonProps';
 import { fallAlong, levelsOf, thicknesses } from './ribbonLayout';
 import type { Place } from './ribbonLayout';
 

@@ -1,6 +1,6 @@
 import { runOf } from '../model';
 import { elementName } from './elements';
-import type { RibbonProps } from './Ribbon';
+import type { RibbonProps } from './ribbonProps';
 
 /** What a gap of the run lies between. */
 export function gapLabel(props: RibbonProps, at: number): string {

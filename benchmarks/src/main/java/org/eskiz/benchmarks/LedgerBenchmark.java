@@ -12,7 +12,7 @@ import org.eskiz.core.choice.Band;
 import org.eskiz.core.choice.BandFigure;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Comparison;
-import org.eskiz.core.choice.Place;
+import org.eskiz.core.choice.ReplaceableRun;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
@@ -41,7 +41,7 @@ public class LedgerBenchmark {
     @Param({"24 x 3 x 5", "24 x 6 x 5", "24 x 12 x 5", "12 x 12 x 5", "48 x 12 x 5", "24 x 12 x 3", "24 x 12 x 10"})
     String size;
 
-    private Place place;
+    private ReplaceableRun place;
     private List<Candidate> candidates;
     private List<Band> bands;
     private List<Requirement> asked;
@@ -52,7 +52,7 @@ public class LedgerBenchmark {
         int types = Integer.parseInt(sizes[0]);
         int bandCount = Integer.parseInt(sizes[1]);
         int elements = Integer.parseInt(sizes[2]);
-        place = new Place(run(elements), List.of(1));
+        place = new ReplaceableRun(run(elements), List.of(1));
         candidates = IntStream.range(0, types)
                 .mapToObj(i -> new Candidate("c" + i, cable(i)))
                 .toList();

@@ -8,7 +8,7 @@ public final class AnalyserProgram {
     private AnalyserProgram() {}
 
     public static void main(String[] args) throws IOException {
-        try (Socket488 socket = new Socket488(new Analyser(), Integer.parseInt(args[0]))) {
+        try (ScpiServer socket = new ScpiServer(new Analyser(), Integer.parseInt(args[0]))) {
             socket.serve();
         }
     }

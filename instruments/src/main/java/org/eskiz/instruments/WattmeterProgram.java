@@ -8,7 +8,7 @@ public final class WattmeterProgram {
     private WattmeterProgram() {}
 
     public static void main(String[] args) throws IOException {
-        try (Socket488 socket = new Socket488(new Wattmeter(), Integer.parseInt(args[0]))) {
+        try (ScpiServer socket = new ScpiServer(new Wattmeter(), Integer.parseInt(args[0]))) {
             socket.serve();
         }
     }

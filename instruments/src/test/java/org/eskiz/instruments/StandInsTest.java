@@ -133,7 +133,7 @@ class StandInsTest {
 
     @Test
     void severalCommandsMayStandInOneLineOverTheSocket() throws IOException {
-        try (Socket488 socket = new Socket488(new Wattmeter(), 0)) {
+        try (ScpiServer socket = new ScpiServer(new Wattmeter(), 0)) {
             Thread serving = new Thread(socket::serve);
             serving.setDaemon(true);
             serving.start();

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
-import org.eskiz.core.bench.AgainstTheSheet.Judged;
+import org.eskiz.core.bench.SheetDeviation.Judged;
 
 /**
  * What the shape of an excess over frequency speaks for. The excess is fitted by what different faults would add, none of

@@ -27,7 +27,7 @@ import org.hipparchus.transform.TransformType;
  * @param isResampled whether the sweep was brought to even steps first
  */
 public record DistanceToFault(
-        List<Place> places, List<Peak> peaks, double resolutionM, double farthestM, boolean isResampled) {
+        List<ReplaceableRun> places, List<Peak> peaks, double resolutionM, double farthestM, boolean isResampled) {
 
     /** Less prominent than this is a ripple of the window, dB. */
     private static final double PROMINENT_DB = 6;
@@ -52,7 +52,7 @@ public record DistanceToFault(
     private static final double EVEN = 1e-3;
 
     /** At one distance. */
-    public record Place(double distanceM, double reflection) {}
+    public record ReplaceableRun(double distanceM, double reflection) {}
 
     /**
      * Something that stands out.
@@ -180,8 +180,8 @@ public record DistanceToFault(
         // the last stretch holds what leaked from before zero
         int shown = (int) Math.min(magnitudes.length, Math.floor((farthestM - resolutionM) / perBin));
         double[] wayBack = wayBack(line, grid, weights, shown, perBin);
-        List<Place> places = IntStream.range(0, shown)
-                .mapToObj(k -> new Place(k * perBin, magnitudes[k] * wayBack[k]))
+        List<ReplaceableRun> places = IntStream.range(0, shown)
+                .mapToObj(k -> new ReplaceableRun(k * perBin, magnitudes[k] * wayBack[k]))
                 .toList();
         double noise = median(magnitudes) * ABOVE_NOISE;
         List<Peak> peaks = new Peaks(places, magnitudes, noise, window, resolutionM, line).found();
@@ -287,7 +287,12 @@ public record DistanceToFault(
 
     /** Finds and names what stands out. */
     private record Peaks(
-            List<Place> places, double[] magnitudes, double noise, Window window, double resolutionM, Line line) {
+            List<ReplaceableRun> places,
+            double[] magnitudes,
+            double noise,
+            Window window,
+            double resolutionM,
+            Line line) {
 
         List<Peak> found() {
             double[] db = places.stream()

@@ -6,7 +6,7 @@
  * real reference resistance. A one-port sweep looks into the near end; of a two-port sweep port 1 is the near end.
  *
  * <p>Three ways of measuring give the same thing in the end, a {@link org.eskiz.core.bench.LossPoint} for each frequency with
- * the interval it may lie in; {@link org.eskiz.core.bench.AgainstTheSheet} judges those and knows nothing of how they were
+ * the interval it may lie in; {@link org.eskiz.core.bench.SheetDeviation} judges those and knows nothing of how they were
  * come by.
  *
  * <p>Depends on {@link org.eskiz.core.cable} and {@link org.eskiz.core.unit}.

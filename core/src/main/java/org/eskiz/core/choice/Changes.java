@@ -130,10 +130,10 @@ public record Changes(
                 onTransmitDb,
                 at.listening().isEmpty()
                         ? OptionalDouble.empty()
-                        : OptionalDouble.of(Standing.atTheMean(at, now, Margins.UNKNOWN)
+                        : OptionalDouble.of(BandOutcome.atTheMean(at, now, Margins.UNKNOWN)
                                         .receivePenaltyDb()
                                         .getAsDouble()
-                                - Standing.atTheMean(at, then, Margins.UNKNOWN)
+                                - BandOutcome.atTheMean(at, then, Margins.UNKNOWN)
                                         .receivePenaltyDb()
                                         .getAsDouble()),
                 powerW.isEmpty() ? powerW : OptionalDouble.of(powerW.getAsDouble() * Math.pow(10, onTransmitDb / 10)));

@@ -19,7 +19,7 @@ import org.eskiz.core.run.StretchedRun;
 /** Candidates put one after the other into the same run. */
 public final class Comparison {
 
-    private final Place place;
+    private final ReplaceableRun place;
     private final Purchase purchase;
     private final List<Band> bands;
     private final List<AntennaStates> antennas;
@@ -28,7 +28,7 @@ public final class Comparison {
     private final List<List<Requirement.OnBand>> onBand;
 
     private Comparison(
-            Place place,
+            ReplaceableRun place,
             Purchase purchase,
             List<Band> bands,
             List<AntennaStates> antennas,
@@ -58,7 +58,8 @@ public final class Comparison {
      * @param requirements what is asked
      * @throws org.eskiz.core.run.ImpossibleReadingException when the run cannot show an SWR that was read at the radio
      */
-    public static Comparison in(Place place, Purchase purchase, List<Band> bands, List<Requirement> requirements) {
+    public static Comparison in(
+            ReplaceableRun place, Purchase purchase, List<Band> bands, List<Requirement> requirements) {
         List<AntennaStates> antennas = bands.stream()
                 .map(b -> AntennaStates.of(b.load(), place.run(), b.radio(), b.conditions()))
                 .toList();
@@ -66,12 +67,12 @@ public final class Comparison {
     }
 
     /** The same for one run whose ends the operator fits. */
-    public static Comparison in(Place place, List<Band> bands, List<Requirement> requirements) {
+    public static Comparison in(ReplaceableRun place, List<Band> bands, List<Requirement> requirements) {
         return in(place, Purchase.ONCE, bands, requirements);
     }
 
     /** Where the candidates go. */
-    public Place place() {
+    public ReplaceableRun place() {
         return place;
     }
 
@@ -125,21 +126,21 @@ public final class Comparison {
         List<Cell> cells = IntStream.range(0, bands.size())
                 .mapToObj(band -> cell(tried, filling, band))
                 .toList();
-        Offer offer = offer(filling);
+        Quotation offer = offer(filling);
         return new Row(filling, offer.suitability(), cells, judged(offer), offer.cost(), offer.massKg());
     }
 
     /** What a filling costs and weighs, and what the place says of it, before any of its loss is worked out. */
-    Offer offer(List<Candidate> filling) {
+    Quotation offer(List<Candidate> filling) {
         return place.offer(filling, purchase, bands.get(0).radio().impedanceOhm());
     }
 
     /** What is the matter with an offer as a whole. */
-    List<Reason> judged(Offer offer) {
+    List<Reason> judged(Quotation offer) {
         return ofRun.stream().flatMap(r -> judged(r, offer).stream()).toList();
     }
 
-    private static Optional<Reason> judged(Requirement.OfRun asked, Offer offer) {
+    private static Optional<Reason> judged(Requirement.OfRun asked, Quotation offer) {
         OptionalDouble reached = asked.figure().reached(offer);
         if (reached.isEmpty()) {
             return Optional.of(Reason.ofRun(Reason.Cause.UNKNOWN, asked, reached));
@@ -194,7 +195,7 @@ public final class Comparison {
                 l -> stretched
                         .at(l)
                         .map(losses -> leastSpareDb(
-                                new Standing(bands.get(band), losses.totalDb(), losses.throughDb(), Margins.UNKNOWN),
+                                new BandOutcome(bands.get(band), losses.totalDb(), losses.throughDb(), Margins.UNKNOWN),
                                 band))
                         .orElse(Double.NEGATIVE_INFINITY),
                 slowest / (at.frequencyMHz() * 1e6) / 2));
@@ -212,7 +213,7 @@ public final class Comparison {
                         growing.stream().allMatch(r -> isMet(r, ofLength(l).offer(row.filling())))));
     }
 
-    private static boolean isMet(Requirement.OfRun asked, Offer offer) {
+    private static boolean isMet(Requirement.OfRun asked, Quotation offer) {
         return asked.isMetBy(asked.figure().reached(offer).orElseThrow());
     }
 
@@ -235,10 +236,10 @@ public final class Comparison {
 
     /** What one band has to spare in a run that was assessed there or near it, dB; infinite where nothing is asked. */
     double leastSpareDb(RunAssessment assessment, int band) {
-        return leastSpareDb(Standing.atTheMean(bands.get(band), assessment, Margins.UNKNOWN), band);
+        return leastSpareDb(BandOutcome.atTheMean(bands.get(band), assessment, Margins.UNKNOWN), band);
     }
 
-    private double leastSpareDb(Standing mean, int band) {
+    private double leastSpareDb(BandOutcome mean, int band) {
         return Judgement.leastSpareDb(onBand.get(band), mean).orElse(Double.POSITIVE_INFINITY);
     }
 
@@ -284,7 +285,7 @@ public final class Comparison {
         Band at = bands.get(band);
         try {
             var assessment = RunAssessment.of(tried, at.radio(), at.conditions(), antennas.get(band));
-            Standing mean = Standing.atTheMean(at, assessment, margins(assessment, filling, band));
+            BandOutcome mean = BandOutcome.atTheMean(at, assessment, margins(assessment, filling, band));
             Judgement judgement = Judgement.of(
                     band, assessment, mean, () -> unlucky(filling, band, mean.margins()), onBand.get(band));
             return new Cell(Optional.of(assessment), judgement);
@@ -300,13 +301,13 @@ public final class Comparison {
                 : Margins.UNKNOWN;
     }
 
-    private Optional<Standing> unlucky(List<Candidate> filling, int band, Margins margins) {
+    private Optional<BandOutcome> unlucky(List<Candidate> filling, int band, Margins margins) {
         return place.hasTolerance(filling)
                 ? assessment(
                                 place.atTolerance(filling, 1),
                                 band,
                                 bands.get(band).conditions())
-                        .map(a -> Standing.atTheMean(bands.get(band), a, margins))
+                        .map(a -> BandOutcome.atTheMean(bands.get(band), a, margins))
                 : Optional.empty();
     }
 }

@@ -36,12 +36,12 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
     static Judgement of(
             int band,
             RunAssessment assessment,
-            Standing mean,
-            Supplier<Optional<Standing>> unlucky,
+            BandOutcome mean,
+            Supplier<Optional<BandOutcome>> unlucky,
             List<Requirement.OnBand> asked) {
-        Standing worstAngle = mean.atTheWorstAngle(assessment);
+        BandOutcome worstAngle = mean.atTheWorstAngle(assessment);
         boolean isAnyMet = asked.stream().anyMatch(r -> isMet(r, mean));
-        Optional<Standing> off = isAnyMet ? unlucky.get() : Optional.empty();
+        Optional<BandOutcome> off = isAnyMet ? unlucky.get() : Optional.empty();
         List<Reason> reasons = new ArrayList<>();
         asked.forEach(r -> reason(band, r, mean, worstAngle, off).ifPresent(reasons::add));
         if (assessment.isExtrapolated()) {
@@ -55,18 +55,22 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
         return new Judgement(List.of(Reason.tooLossy(band, matchedLossDb)), OptionalDouble.empty());
     }
 
-    static OptionalDouble leastSpareDb(List<Requirement.OnBand> asked, Standing at) {
+    static OptionalDouble leastSpareDb(List<Requirement.OnBand> asked, BandOutcome at) {
         return asked.stream().flatMapToDouble(r -> r.spareDb(at).stream()).min();
     }
 
-    private static boolean isMet(Requirement.OnBand asked, Standing at) {
+    private static boolean isMet(Requirement.OnBand asked, BandOutcome at) {
         OptionalDouble reached = asked.figure().reached(at);
         return reached.isPresent() && asked.isMetBy(reached.getAsDouble());
     }
 
     /** A missed requirement says nothing further; a met one may be met at the mean only, or only just. */
     private static Optional<Reason> reason(
-            int band, Requirement.OnBand asked, Standing mean, Standing worstAngle, Optional<Standing> unlucky) {
+            int band,
+            Requirement.OnBand asked,
+            BandOutcome mean,
+            BandOutcome worstAngle,
+            Optional<BandOutcome> unlucky) {
         OptionalDouble reached = asked.figure().reached(mean);
         if (reached.isEmpty()) {
             return Optional.of(Reason.onBand(Cause.UNKNOWN, band, asked, reached));

@@ -107,7 +107,7 @@ public record Mixes(List<Row> rows, boolean proven, int tried) {
         if (best.size() < wanted || best.get(wanted - 1).verdict() != Verdict.PASS) {
             return true;
         }
-        Offer offer = comparison.offer(filling);
+        Quotation offer = comparison.offer(filling);
         boolean isRefused =
                 comparison.judged(offer).stream().anyMatch(r -> r.cause().verdict() != Verdict.PASS);
         boolean isDearer = preference.isByCost()

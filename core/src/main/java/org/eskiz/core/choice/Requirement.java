@@ -45,7 +45,7 @@ public sealed interface Requirement {
             return figure.littleSpare().is(asked, reached, figure.limit().spare(asked, reached));
         }
 
-        OptionalDouble spareDb(Standing standing) {
+        OptionalDouble spareDb(BandOutcome standing) {
             return figure.spareDb(asked, standing);
         }
     }

@@ -10,22 +10,22 @@ public enum RunFigure {
     /** Cable and ends, in the currency of the budget. */
     COST(
             Limit.AT_MOST,
-            LittleSpare.RELATIVE,
+            SpareThreshold.RELATIVE,
             o -> o.costInBudget()
                     .map(c -> OptionalDouble.of(c.amount().doubleValue()))
                     .orElse(OptionalDouble.empty())),
     /** Mass of the cable, kg. */
-    MASS(Limit.AT_MOST, LittleSpare.RELATIVE, Offer::massKg),
+    MASS(Limit.AT_MOST, SpareThreshold.RELATIVE, Quotation::massKg),
     /** Mass of the cable that hangs on the mast, kg. */
-    MASS_ON_MAST(Limit.AT_MOST, LittleSpare.RELATIVE, Offer::massOnMastKg),
+    MASS_ON_MAST(Limit.AT_MOST, SpareThreshold.RELATIVE, Quotation::massOnMastKg),
     /** Outer diameter, mm, against the bore of a duct. */
-    DIAMETER(Limit.AT_MOST, LittleSpare.RELATIVE, o -> o.largest(Mechanics::outerDiameterMm)),
+    DIAMETER(Limit.AT_MOST, SpareThreshold.RELATIVE, o -> o.largest(Mechanics::outerDiameterMm)),
     /** Smallest radius of a bend that stays, mm, against the tightest on the way. */
-    BEND_ONCE(Limit.AT_MOST, LittleSpare.RELATIVE, o -> o.largest(Mechanics::bendRadiusOnceMm)),
+    BEND_ONCE(Limit.AT_MOST, SpareThreshold.RELATIVE, o -> o.largest(Mechanics::bendRadiusOnceMm)),
     /** Smallest radius of a bend made again and again, mm; in a mix that of the tail. */
-    BEND_REPEATED(Limit.AT_MOST, LittleSpare.RELATIVE, o -> o.ofTail(Mechanics::bendRadiusRepeatedMm)),
+    BEND_REPEATED(Limit.AT_MOST, SpareThreshold.RELATIVE, o -> o.ofTail(Mechanics::bendRadiusRepeatedMm)),
     /** Coldest at which it may be unrolled, °C. */
-    COLDEST_UNROLLING(Limit.AT_MOST, LittleSpare.NEVER, o -> o.largest(Mechanics::minInstallC)),
+    COLDEST_UNROLLING(Limit.AT_MOST, SpareThreshold.NEVER, o -> o.largest(Mechanics::minInstallC)),
     /** A jacket that bears the sun: yes is 1, no is 0, here and below. */
     SUN(o -> o.all(Mechanics::sunResistant)),
     /** A jacket that bears standing in the wet. */
@@ -33,31 +33,31 @@ public enum RunFigure {
     /** Fit to lie in the ground without a duct. */
     BURIAL(o -> o.all(Mechanics::directBurial)),
     /** Made to be moved again and again; in a mix the tail. */
-    REPEATED_FLEXING(o -> Offer.truth(o.tail().mechanics().flexesRepeatedly())),
+    REPEATED_FLEXING(o -> Quotation.truth(o.tail().mechanics().flexesRepeatedly())),
     /** Of the impedance that stands there, and coaxial. */
-    IMPEDANCE(o -> Offer.truth(Optional.of(o.suitability() == Suitability.SUITED))),
+    IMPEDANCE(o -> Quotation.truth(Optional.of(o.suitability() == Suitability.SUITED))),
     /** The connectors at its ends fit its diameter, and those of the run the sockets of radio and antenna. */
-    CONNECTORS(o -> Offer.truth(o.connectorsFit()));
+    CONNECTORS(o -> Quotation.truth(o.connectorsFit()));
 
     private final Limit limit;
-    private final LittleSpare littleSpare;
-    private final Function<Offer, OptionalDouble> figure;
+    private final SpareThreshold littleSpare;
+    private final Function<Quotation, OptionalDouble> figure;
 
-    RunFigure(Limit limit, LittleSpare littleSpare, Function<Offer, OptionalDouble> figure) {
+    RunFigure(Limit limit, SpareThreshold littleSpare, Function<Quotation, OptionalDouble> figure) {
         this.limit = limit;
         this.littleSpare = littleSpare;
         this.figure = figure;
     }
 
-    RunFigure(Function<Offer, OptionalDouble> yesOrNo) {
-        this(Limit.AT_LEAST, LittleSpare.NEVER, yesOrNo);
+    RunFigure(Function<Quotation, OptionalDouble> yesOrNo) {
+        this(Limit.AT_LEAST, SpareThreshold.NEVER, yesOrNo);
     }
 
     Limit limit() {
         return limit;
     }
 
-    LittleSpare littleSpare() {
+    SpareThreshold littleSpare() {
         return littleSpare;
     }
 
@@ -72,7 +72,7 @@ public enum RunFigure {
     }
 
     /** What stands against what is asked; empty where it is not known. */
-    OptionalDouble reached(Offer offer) {
+    OptionalDouble reached(Quotation offer) {
         return figure.apply(offer);
     }
 }

@@ -20,7 +20,7 @@ public final class RunAssessment {
     private final Conditions conditions;
     private final Chain chain;
     private final List<PortState> atAntenna;
-    private final Angles angles;
+    private final LoadAngles angles;
     private final AntennaStates antenna;
 
     private RunAssessment(Run run, Radio radio, Conditions conditions, AntennaStates antenna) {
@@ -29,7 +29,7 @@ public final class RunAssessment {
         this.conditions = conditions;
         this.chain = Chain.of(run, conditions, radio.impedanceOhm());
         this.atAntenna = endOfRun(run, radio, antenna);
-        this.angles = Angles.solve(chain.whole(), atAntenna, radio);
+        this.angles = LoadAngles.solve(chain.whole(), atAntenna, radio);
         this.antenna = antenna;
     }
 

@@ -90,7 +90,7 @@ public final class StretchedRun {
         for (int i = 0; i < sections.size(); i++) {
             whole = whole.then(fixedBefore.get(i)).then(sections.get(i).ofLength(shares.get(i) * lengthM));
         }
-        Angles angles = Angles.solve(whole, behindSections, leavingW, radio);
+        LoadAngles angles = LoadAngles.solve(whole, behindSections, leavingW, radio);
         double unitDb = radio.unitLossDb();
         return Optional.of(new Losses(
                 unitDb - 10 * Math.log10(angles.meanDelivered()), unitDb - 10 * Math.log10(angles.meanEfficiency())));

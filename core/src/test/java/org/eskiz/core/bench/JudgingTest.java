@@ -12,8 +12,8 @@ import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.apache.commons.numbers.complex.Complex;
-import org.eskiz.core.bench.AgainstTheSheet.Outcome;
 import org.eskiz.core.bench.Cause.Kind;
+import org.eskiz.core.bench.SheetDeviation.Outcome;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.InsertionLoss;
 import org.junit.jupiter.api.Test;
@@ -72,7 +72,7 @@ class JudgingTest {
     @ParameterizedTest(name = "{0}")
     @MethodSource("faults")
     void theShapeOfTheExcessNamesTheFault(Kind kind, DoubleUnaryOperator excess, double amount) {
-        AgainstTheSheet judged = judged(excess, 0.05);
+        SheetDeviation judged = judged(excess, 0.05);
         assertThat(judged.outcome()).isEqualTo(Outcome.WORSE);
         assertThat(judged.cause()).hasValueSatisfying(c -> {
             assertThat(c.kind()).isEqualTo(kind);
@@ -89,7 +89,7 @@ class JudgingTest {
                 .mapToObj(i -> LossPoint.within(
                         BANDS[i], SHEET.lossDb(BANDS[i]) + excess.applyAsDouble(BANDS[i]) + waver[i], 0.06))
                 .toList();
-        assertThat(AgainstTheSheet.of(points, SHEET).cause())
+        assertThat(SheetDeviation.of(points, SHEET).cause())
                 .hasValueSatisfying(c -> assertThat(c.kind()).isEqualTo(kind));
     }
 
@@ -98,7 +98,7 @@ class JudgingTest {
         List<LossPoint> points = DoubleStream.iterate(10, f -> f <= 430, f -> f + 2)
                 .mapToObj(f -> LossPoint.within(f, SHEET.lossDb(f) + 0.4 + 0.5 * Math.sin(f / 7), 0.01))
                 .toList();
-        assertThat(AgainstTheSheet.of(points, SHEET).cause())
+        assertThat(SheetDeviation.of(points, SHEET).cause())
                 .hasValueSatisfying(c -> assertThat(c.kind()).isEqualTo(Kind.RIPPLE));
     }
 
@@ -107,8 +107,8 @@ class JudgingTest {
         List<LossPoint> three = DoubleStream.of(3.6, 28.5, 145)
                 .mapToObj(f -> LossPoint.within(f, SHEET.lossDb(f) + 1, 0.05))
                 .toList();
-        assertThat(AgainstTheSheet.of(three, SHEET).outcome()).isEqualTo(Outcome.WORSE);
-        assertThat(AgainstTheSheet.of(three, SHEET).cause()).isEmpty();
+        assertThat(SheetDeviation.of(three, SHEET).outcome()).isEqualTo(Outcome.WORSE);
+        assertThat(SheetDeviation.of(three, SHEET).cause()).isEmpty();
         assertThat(judged(f -> 0, 0.05).cause()).isEmpty();
     }
 
@@ -283,12 +283,12 @@ class JudgingTest {
     }
 
     private static Outcome outcome(double f, double lossDb, double eitherSideDb) {
-        return AgainstTheSheet.of(List.of(LossPoint.within(f, lossDb, eitherSideDb)), SHEET)
+        return SheetDeviation.of(List.of(LossPoint.within(f, lossDb, eitherSideDb)), SHEET)
                 .outcome();
     }
 
-    private static AgainstTheSheet judged(DoubleUnaryOperator excess, double eitherSideDb) {
-        return AgainstTheSheet.of(
+    private static SheetDeviation judged(DoubleUnaryOperator excess, double eitherSideDb) {
+        return SheetDeviation.of(
                 DoubleStream.of(BANDS)
                         .mapToObj(f -> LossPoint.within(f, SHEET.lossDb(f) + excess.applyAsDouble(f), eitherSideDb))
                         .toList(),

@@ -58,8 +58,8 @@ class SweepReferenceTest {
         List<LossPoint> points = Stream.of(3.6, 7.1, 14.2, 28.5, 50.2, 145.0, 290.0, 430.0)
                 .map(f -> LossPoint.within(f, line.plainLossDbAt(f).orElseThrow(), 0.03))
                 .toList();
-        AgainstTheSheet against = AgainstTheSheet.of(points, sheet);
-        assertThat(against.outcome()).isEqualTo(AgainstTheSheet.Outcome.WORSE);
+        SheetDeviation against = SheetDeviation.of(points, sheet);
+        assertThat(against.outcome()).isEqualTo(SheetDeviation.Outcome.WORSE);
         Optional<Cause> cause = against.cause();
         assertThat(cause).hasValueSatisfying(c -> {
             assertThat(c.kind()).isEqualTo(Cause.Kind.CONTACT);

@@ -125,13 +125,13 @@ class AskedTest {
         var other = new Band(Radio.matched(100), new Conditions(435, 20), new Load.SwrAtAntenna(1.5));
         double lossDb = assessment().totalLossDb() + 0.3;
         Row ofFirst = Comparison.in(
-                        new Place(RUN, List.of(1)),
+                        new ReplaceableRun(RUN, List.of(1)),
                         List.of(BAND, other),
                         List.of(new Requirement.OnBand(BandFigure.LOSS, lossDb, OptionalInt.of(0))))
                 .row(new Candidate("it", MEDIUM));
         assertThat(ofFirst.verdict()).isEqualTo(Verdict.PASS);
         Row ofAll = Comparison.in(
-                        new Place(RUN, List.of(1)),
+                        new ReplaceableRun(RUN, List.of(1)),
                         List.of(BAND, other),
                         List.of(new Requirement.OnBand(BandFigure.LOSS, lossDb)))
                 .row(new Candidate("it", MEDIUM));
@@ -154,7 +154,7 @@ class AskedTest {
                         RunAssessment.of(unlucky, Radio.matched(100), TWO_METRES, BAND.load())
                                 .totalLossDb(),
                         within(1e-12));
-        var comparison = Comparison.in(new Place(RUN, List.of(1)), List.of(BAND), List.of(asked));
+        var comparison = Comparison.in(new ReplaceableRun(RUN, List.of(1)), List.of(BAND), List.of(asked));
         assertThat(comparison.lossAtTolerance(row, 0, 1))
                 .hasValue(reason.reached().orElseThrow());
         assertThat(comparison.lossAtTolerance(row, 0, -1).orElseThrow()).isLessThan(meanDb);
@@ -237,7 +237,7 @@ class AskedTest {
                 Ratings.UNKNOWN,
                 0);
         Row row = Comparison.in(
-                        new Place(RUN, List.of(1)),
+                        new ReplaceableRun(RUN, List.of(1)),
                         new Purchase(runs, Optional.empty(), Optional.empty()),
                         List.of(BAND),
                         List.of())
@@ -264,7 +264,7 @@ class AskedTest {
     @Test
     void theRunMustEndInWhatTheSocketsTake() {
         for (boolean fits : new boolean[] {true, false}) {
-            var place = new Place(RUN, List.of(1), List.of(), Optional.of(fits), OptionalDouble.empty());
+            var place = new ReplaceableRun(RUN, List.of(1), List.of(), Optional.of(fits), OptionalDouble.empty());
             Row row = Comparison.in(place, List.of(BAND), List.of(new Requirement.OfRun(RunFigure.CONNECTORS)))
                     .row(new Candidate("it", MEDIUM));
             assertThat(row.verdict()).isEqualTo(fits ? Verdict.PASS : Verdict.FAIL);
@@ -282,20 +282,24 @@ class AskedTest {
                 .row(candidate(MEDIUM, mechanics, Ratings.UNKNOWN, 0));
     }
 
-    private static Place place(double leastMm, double mostMm) {
-        var joint = new Place.Known(
+    private static ReplaceableRun place(double leastMm, double mostMm) {
+        var joint = new ReplaceableRun.Known(
                 Ratings.UNKNOWN,
                 0,
-                Optional.of(new Place.Connector(
+                Optional.of(new ReplaceableRun.Connector(
                         Optional.of(new Money(new BigDecimal("5.50"), EUR)),
                         OptionalDouble.of(leastMm),
                         OptionalDouble.of(mostMm))));
-        return new Place(
-                RUN, List.of(1), List.of(joint, Place.Known.UNKNOWN, joint), Optional.empty(), OptionalDouble.empty());
+        return new ReplaceableRun(
+                RUN,
+                List.of(1),
+                List.of(joint, ReplaceableRun.Known.UNKNOWN, joint),
+                Optional.empty(),
+                OptionalDouble.empty());
     }
 
     private static Row atHeight(double mastM, Candidate candidate, Requirement asked) {
-        var place = new Place(RUN, List.of(1), List.of(), Optional.empty(), OptionalDouble.of(mastM));
+        var place = new ReplaceableRun(RUN, List.of(1), List.of(), Optional.empty(), OptionalDouble.of(mastM));
         return Comparison.in(place, List.of(BAND), List.of(asked)).row(candidate);
     }
 
@@ -316,7 +320,7 @@ class AskedTest {
     }
 
     private static Row row(Band band, Requirement asked, Candidate candidate) {
-        return Comparison.in(new Place(RUN, List.of(1)), List.of(band), List.of(asked))
+        return Comparison.in(new ReplaceableRun(RUN, List.of(1)), List.of(band), List.of(asked))
                 .row(candidate);
     }
 

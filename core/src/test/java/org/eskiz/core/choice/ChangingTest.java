@@ -43,9 +43,9 @@ class ChangingTest {
 
     @Test
     void theLadderIsTheLowerHullAndItsKneeTheLastStepWorthItsMoney() {
-        Ladder ladder = Ladder.of(rows(new Requirement.OnBand(BandFigure.PERCENT, 1)), 0, 20);
+        ValueSteps ladder = ValueSteps.of(rows(new Requirement.OnBand(BandFigure.PERCENT, 1)), 0, 20);
         assertThat(ladder.steps()).extracting(s -> s.row().id()).containsExactly("thin", "medium", "thick", "dearest");
-        Ladder.Step medium = ladder.steps().get(1);
+        ValueSteps.Step medium = ladder.steps().get(1);
         double fewerDb = lossDb(ladder.steps().get(0).row()) - lossDb(medium.row());
         assertThat(medium.costPerDb().orElseThrow()).isCloseTo(12 / fewerDb, within(1e-9));
         assertThat(medium.costPerW().orElseThrow())
@@ -60,17 +60,17 @@ class ChangingTest {
                 .toList();
         assertThat(perDb).isSorted();
         assertThat(ladder.knee()).isEqualTo(1);
-        assertThat(Ladder.of(rows(new Requirement.OnBand(BandFigure.PERCENT, 1)), 0, 1e6)
+        assertThat(ValueSteps.of(rows(new Requirement.OnBand(BandFigure.PERCENT, 1)), 0, 1e6)
                         .knee())
                 .isEqualTo(3);
-        assertThat(Ladder.of(rows(new Requirement.OnBand(BandFigure.PERCENT, 1)), 0, 0.01)
+        assertThat(ValueSteps.of(rows(new Requirement.OnBand(BandFigure.PERCENT, 1)), 0, 0.01)
                         .knee())
                 .isZero();
     }
 
     @Test
     void nothingWithoutAPriceStandsOnTheLadder() {
-        assertThat(Ladder.of(List.of(comparison(30).row(new Candidate("unpriced", THICK.cable()))), 0, 20)
+        assertThat(ValueSteps.of(List.of(comparison(30).row(new Candidate("unpriced", THICK.cable()))), 0, 20)
                         .steps())
                 .isEmpty();
     }
@@ -154,7 +154,7 @@ class ChangingTest {
     void movingTheMatchingUnitToTheAntennaMakesTheRunFlat() {
         var mismatched = new Band(Radio.matched(100), TWO_METRES, new Load.SwrAtAntenna(5));
         var comparison = Comparison.in(
-                new Place(Run.of(new Element.Line(THIN.cable(), 30)), List.of(0)),
+                new ReplaceableRun(Run.of(new Element.Line(THIN.cable(), 30)), List.of(0)),
                 List.of(mismatched),
                 List.of(new Requirement.OnBand(BandFigure.POWER, 60)));
         Row thick = comparison.row(THICK);
@@ -176,7 +176,7 @@ class ChangingTest {
                 new Element.Line(THIN.cable(), 27),
                 new Element.Pad(new InsertionLoss.Flat(0.05), OptionalDouble.empty()),
                 new Element.Line(THIN.cable(), 3));
-        var comparison = Comparison.in(new Place(run, List.of(0, 2)), List.of(BAND), asked);
+        var comparison = Comparison.in(new ReplaceableRun(run, List.of(0, 2)), List.of(BAND), asked);
         for (Preference preference : Preference.values()) {
             Mixes mixes = Mixes.search(comparison, ALL, preference, new Mixes.Bounds(3, 10_000), () -> {});
             List<Row> all = ALL.stream()
@@ -200,7 +200,7 @@ class ChangingTest {
     @Test
     void aSearchThatMayTryNoMoreSaysThatNothingIsProven() {
         var run = Run.of(new Element.Line(THIN.cable(), 27), new Element.Line(THIN.cable(), 3));
-        var comparison = Comparison.in(new Place(run, List.of(0, 1)), List.of(BAND), List.of());
+        var comparison = Comparison.in(new ReplaceableRun(run, List.of(0, 1)), List.of(BAND), List.of());
         Mixes mixes = Mixes.search(comparison, ALL, Preference.LEAST_LOSS, new Mixes.Bounds(3, 4), () -> {});
         assertThat(mixes.proven()).isFalse();
         assertThat(mixes.tried()).isEqualTo(4);
@@ -231,7 +231,9 @@ class ChangingTest {
 
     private static Comparison comparison(double lengthM, Requirement... asked) {
         return Comparison.in(
-                new Place(Run.of(new Element.Line(THIN.cable(), lengthM)), List.of(0)), List.of(BAND), List.of(asked));
+                new ReplaceableRun(Run.of(new Element.Line(THIN.cable(), lengthM)), List.of(0)),
+                List.of(BAND),
+                List.of(asked));
     }
 
     private static List<Row> rows(Requirement... asked) {
@@ -253,7 +255,9 @@ class ChangingTest {
     private static double powerAt(double frequencyMHz) {
         var at = new Band(Radio.matched(100), new Conditions(frequencyMHz, 20), new Load.SwrAtAntenna(1));
         return powerW(Comparison.in(
-                        new Place(Run.of(new Element.Line(THIN.cable(), 30)), List.of(0)), List.of(at), List.of())
+                        new ReplaceableRun(Run.of(new Element.Line(THIN.cable(), 30)), List.of(0)),
+                        List.of(at),
+                        List.of())
                 .row(THICK));
     }
 }

@@ -36,7 +36,7 @@ class ComparisonTest {
     void aCandidateReplacesTheSectionsAndTheRestStays() {
         var joint = new Element.Pad(new InsertionLoss.Flat(0.5), OptionalDouble.empty());
         var run = Run.of(new Element.Line(THIN, 2), joint, new Element.Line(THIN, 30));
-        var place = new Place(run, List.of(2));
+        var place = new ReplaceableRun(run, List.of(2));
         var row = Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1.5))), List.of())
                 .row(candidate("thick", THICK, "3.60"));
         var byHand = RunAssessment.of(
@@ -97,7 +97,7 @@ class ComparisonTest {
         var a = RunAssessment.of(run, Radio.matched(100), TWO_METRES, load);
         double between = (a.totalLossDb() + a.totalLossAtWorstAngleDb()) / 2;
         assertThat(a.totalLossAtWorstAngleDb()).isGreaterThan(a.totalLossDb() + 0.01);
-        var place = new Place(run, List.of(0));
+        var place = new ReplaceableRun(run, List.of(0));
         var row = Comparison.in(place, List.of(band(load)), List.of(new Requirement.OnBand(BandFigure.LOSS, between)))
                 .row(candidate("tv", TELEVISION, "0.55"));
         assertThat(row.verdict()).isEqualTo(Verdict.MARGINAL);
@@ -175,15 +175,15 @@ class ComparisonTest {
 
         Money dollars = new Money(BigDecimal.ONE, Currency.getInstance("USD"));
         assertThat(new Money(BigDecimal.ONE, EUR).plus(dollars)).isEmpty();
-        var place = new Place(
+        var place = new ReplaceableRun(
                 Run.of(new Element.Line(THIN, 30), new Element.Pad(new InsertionLoss.Flat(0), OptionalDouble.empty())),
                 List.of(0),
                 List.of(
-                        Place.Known.UNKNOWN,
-                        new Place.Known(
+                        ReplaceableRun.Known.UNKNOWN,
+                        new ReplaceableRun.Known(
                                 Ratings.UNKNOWN,
                                 0,
-                                Optional.of(new Place.Connector(
+                                Optional.of(new ReplaceableRun.Connector(
                                         Optional.of(dollars), OptionalDouble.empty(), OptionalDouble.empty())))),
                 Optional.empty(),
                 OptionalDouble.empty());
@@ -196,7 +196,7 @@ class ComparisonTest {
     @Test
     void aReadingAtTheRadioBelongsToTheAntennaBehindThePresentCable() {
         var rows = Comparison.in(
-                        new Place(Run.of(new Element.Line(THIN, 30)), List.of(0)),
+                        new ReplaceableRun(Run.of(new Element.Line(THIN, 30)), List.of(0)),
                         List.of(band(new Load.SwrAtRadio(1.2))),
                         List.of())
                 .rows(List.of(candidate("thin", THIN, "0.80"), thick()), Preference.LEAST_COST);
@@ -211,7 +211,7 @@ class ComparisonTest {
     void aTransformerBeforeTheSectionChangesWhatIsSuited() {
         var window = Cable.ofCoefficients(450, 0.91, new Attenuation(0.15, 0.001));
         var nine = new Element.Transformer(9, new InsertionLoss.Flat(0.2));
-        var place = new Place(Run.of(nine, new Element.Line(window, 20)), List.of(1));
+        var place = new ReplaceableRun(Run.of(nine, new Element.Line(window, 20)), List.of(1));
         var comparison = Comparison.in(place, List.of(band(new Load.Impedance(450, 0))), List.of());
         assertThat(comparison.row(candidate("window", window, "1")).suitability())
                 .isEqualTo(Suitability.SUITED);
@@ -221,7 +221,7 @@ class ComparisonTest {
     @Test
     void wattsCannotBeAskedOfAReceiver() {
         var receiver = new Radio(OptionalDouble.empty(), 50, org.eskiz.core.run.Matching.NONE, 0, false);
-        var place = new Place(Run.of(new Element.Line(THIN, 30)), List.of(0));
+        var place = new ReplaceableRun(Run.of(new Element.Line(THIN, 30)), List.of(0));
         var comparison = Comparison.in(
                 place,
                 List.of(new Band(receiver, TWO_METRES, new Load.SwrAtAntenna(1))),
@@ -238,7 +238,7 @@ class ComparisonTest {
     }
 
     private static Comparison comparison(Requirement asked) {
-        var place = new Place(Run.of(new Element.Line(THIN, 30)), List.of(0));
+        var place = new ReplaceableRun(Run.of(new Element.Line(THIN, 30)), List.of(0));
         return Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1))), List.of(asked));
     }
 

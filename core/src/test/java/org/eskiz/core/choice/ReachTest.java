@@ -43,7 +43,7 @@ class ReachTest {
                 new Conditions(c.get("frequencyMHz").asDouble(), 20),
                 load(c.get("load")));
         var comparison = Comparison.in(
-                new Place(new Run(elements), List.of(section)),
+                new ReplaceableRun(new Run(elements), List.of(section)),
                 List.of(band),
                 List.of(new Requirement.OnBand(
                         BandFigure.POWER, c.get("leastPowerAtAntennaW").asDouble())));

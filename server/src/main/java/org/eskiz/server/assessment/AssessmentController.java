@@ -2,6 +2,7 @@ package org.eskiz.server.assessment;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,17 +16,15 @@ import org.springframework.web.bind.annotation.RestController;
 class AssessmentController {
 
     private final AssessmentService assessments;
-    private final ComparisonService comparisons;
 
-    AssessmentController(AssessmentService assessments, ComparisonService comparisons) {
+    AssessmentController(AssessmentService assessments) {
         this.assessments = assessments;
-        this.comparisons = comparisons;
     }
 
     @Computation
     @PostMapping("/assessments")
     @Operation(operationId = "assess", summary = "What a run does on every band")
-    AssessmentResponse assess(@RequestBody AssessmentRequest request) {
+    AssessmentResponse assess(@RequestBody AssessmentSpec request) {
         return assessments.assess(request);
     }
 
@@ -34,7 +33,7 @@ class AssessmentController {
     @Operation(
             operationId = "profile",
             summary = "What happens along a run on one band: voltage, current, heat, margins")
-    ProfileResponse profile(@RequestBody AssessmentRequest request) {
+    ProfileResponse profile(@RequestBody AssessmentSpec request) {
         return assessments.profile(request);
     }
 
@@ -43,7 +42,7 @@ class AssessmentController {
     @Operation(
             operationId = "carryToAntenna",
             summary = "What was measured at the radio, carried through the run to the antenna")
-    CarriedResponse carry(@RequestBody AssessmentRequest request) {
+    CarriedResponse carry(@RequestBody AssessmentSpec request) {
         return assessments.carry(request);
     }
 
@@ -52,44 +51,5 @@ class AssessmentController {
     @Operation(operationId = "fit", summary = "The attenuation law nearest to rows of a data sheet")
     FitResponse fit(@RequestBody FitRequest request) {
         return assessments.fit(request);
-    }
-
-    @Computation
-    @PostMapping("/sweeps")
-    @Operation(
-            operationId = "sweep",
-            summary = "Candidates over frequency, or over the length of what is up for choice")
-    SweepResponse sweep(@RequestBody SweepRequest request) {
-        return comparisons.sweep(request);
-    }
-
-    @Computation
-    @PostMapping("/comparisons")
-    @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
-    ComparisonResponse compare(@RequestBody ComparisonRequest request) {
-        return comparisons.compare(request);
-    }
-
-    @Computation
-    @PostMapping("/run-sheets")
-    @Operation(
-            operationId = "runSheet",
-            summary = "What is needed to build a row: to buy, to cut, to expect; stores nothing")
-    RunSheetResponse runSheet(@RequestBody RunSheetRequest request) {
-        return comparisons.runSheet(request);
-    }
-
-    @Computation
-    @PostMapping("/comparisons/changes")
-    @Operation(operationId = "changes", summary = "What would change the answer of a comparison")
-    ChangesResponse changes(@RequestBody ChangesRequest request) {
-        return comparisons.changes(request);
-    }
-
-    @Computation
-    @PostMapping("/mixes")
-    @Operation(operationId = "mix", summary = "The best mixes of cables found within a second")
-    MixesResponse mixes(@RequestBody MixesRequest request) {
-        return comparisons.mixes(request);
     }
 }

@@ -4,15 +4,20 @@ import java.util.ArrayList;
 import java.util.List;
 import org.eskiz.core.cable.AttenuationFit;
 import org.eskiz.core.choice.Band;
-import org.eskiz.core.run.CarriedToAntenna;
 import org.eskiz.core.run.Load;
+import org.eskiz.core.run.LoadTransformation;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.run.RunTooLossyException;
 import org.eskiz.server.assessment.CarriedResponse.CarriedLoadResponse;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.document.DocumentMapper;
+import org.eskiz.server.document.DocumentValidator;
+import org.eskiz.server.document.RatingsMapper;
+import org.eskiz.server.document.WorkEstimate;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Service;
 
@@ -27,42 +32,42 @@ public class AssessmentService {
     }
 
     /** Assesses a run on every band. */
-    public AssessmentResponse assess(AssessmentRequest request) {
+    public AssessmentResponse assess(AssessmentSpec request) {
         Catalogue catalogue = catalogues.current();
-        Faults faults = Faults.in(request);
-        new RequestCheck(catalogue, faults).complete(request);
-        faults.refuse();
-        WorkEstimate.require(request, faults);
-        Run run = new CoreReading(catalogue).run(request);
-        List<Band> bands = CoreReading.bands(request);
+        ValidationErrors errors = ValidationErrors.in(request);
+        new DocumentValidator(catalogue, errors).complete(request);
+        errors.throwIfAny();
+        WorkEstimate.of(request).requireAssessment(errors);
+        Run run = new DocumentMapper(catalogue).run(request);
+        List<Band> bands = DocumentMapper.bands(request);
         List<RunAssessment> assessments = new ArrayList<>();
         for (int i = 0; i < bands.size(); i++) {
-            assessments.add(assess(run, bands.get(i), i, faults));
+            assessments.add(assess(run, bands.get(i), i, errors));
         }
-        faults.refuse();
+        errors.throwIfAny();
         return answer(catalogue, request, run, assessments);
     }
 
     /** What happens along a run on its one band. */
-    ProfileResponse profile(AssessmentRequest request) {
+    ProfileResponse profile(AssessmentSpec request) {
         Catalogue catalogue = catalogues.current();
-        Faults faults = Faults.in(request);
-        new RequestCheck(catalogue, faults).complete(request);
+        ValidationErrors errors = ValidationErrors.in(request);
+        new DocumentValidator(catalogue, errors).complete(request);
         if (request.bands() != null && request.bands().size() > 1) {
-            faults.add(
+            errors.add(
                     "bands", "must be exactly one band, not " + request.bands().size());
         }
-        faults.refuse();
-        WorkEstimate.requireProfile(request, faults);
-        Band band = CoreReading.bands(request).get(0);
+        errors.throwIfAny();
+        WorkEstimate.of(request).requireProfile(errors);
+        Band band = DocumentMapper.bands(request).get(0);
         if (band.radio().powerW().isEmpty()) {
-            faults.add("radio.powerW", "must be given: without power there is no voltage along the run");
-            faults.refuse();
+            errors.add("radio.powerW", "must be given: without power there is no voltage along the run");
+            errors.throwIfAny();
         }
-        RunAssessment assessment = assess(new CoreReading(catalogue).run(request), band, 0, faults);
-        faults.refuse();
-        double duty = CoreReading.duty(request.radio(), request.bands().get(0));
-        return new ProfileWriting(request.run(), new RatingsReading(catalogue), duty).profile(assessment);
+        RunAssessment assessment = assess(new DocumentMapper(catalogue).run(request), band, 0, errors);
+        errors.throwIfAny();
+        double duty = DocumentMapper.duty(request.radio(), request.bands().get(0));
+        return new ProfileMapper(request.run(), new RatingsMapper(catalogue), duty).profile(assessment);
     }
 
     /**
@@ -70,13 +75,13 @@ public class AssessmentService {
      *
      * @param request its bands' loads are what was seen there: an impedance, or an SWR at the radio
      */
-    CarriedResponse carry(AssessmentRequest request) {
+    CarriedResponse carry(AssessmentSpec request) {
         Catalogue catalogue = catalogues.current();
-        Faults faults = Faults.in(request);
-        new RequestCheck(catalogue, faults).complete(request);
-        faults.refuse();
-        Run run = new CoreReading(catalogue).run(request);
-        return new CarriedResponse(CoreReading.bands(request).stream()
+        ValidationErrors errors = ValidationErrors.in(request);
+        new DocumentValidator(catalogue, errors).complete(request);
+        errors.throwIfAny();
+        Run run = new DocumentMapper(catalogue).run(request);
+        return new CarriedResponse(DocumentMapper.bands(request).stream()
                 .map(band -> carried(run, band))
                 .toList());
     }
@@ -85,7 +90,7 @@ public class AssessmentService {
         double frequencyMHz = band.conditions().frequencyMHz();
         try {
             Load antenna = band.load() instanceof Load.Impedance atRadio
-                    ? CarriedToAntenna.impedance(atRadio, run, band.radio(), band.conditions())
+                    ? LoadTransformation.impedance(atRadio, run, band.radio(), band.conditions())
                     : band.load();
             RunAssessment through = RunAssessment.of(run, band.radio(), band.conditions(), antenna);
             Load.Impedance known = antenna instanceof Load.Impedance z ? z : null;
@@ -93,29 +98,29 @@ public class AssessmentService {
                     frequencyMHz,
                     known == null ? null : known.resistanceOhm(),
                     known == null ? null : known.reactanceOhm(),
-                    BandWriting.finite(through.swrAtRadio()),
-                    BandWriting.finite(through.swrAtAntenna()),
+                    BandMapper.finite(through.swrAtRadio()),
+                    BandMapper.finite(through.swrAtAntenna()),
                     null);
         } catch (IllegalArgumentException e) {
             return new CarriedLoadResponse(frequencyMHz, null, null, null, null, e.getMessage());
         }
     }
 
-    private static RunAssessment assess(Run run, Band at, int band, Faults faults) {
+    private static RunAssessment assess(Run run, Band at, int band, ValidationErrors errors) {
         try {
             return RunAssessment.of(run, at.radio(), at.conditions(), at.load());
         } catch (RunTooLossyException e) {
-            faults.add("run", e.getMessage());
+            errors.add("run", e.getMessage());
             return null;
         } catch (IllegalArgumentException e) {
-            faults.add("bands[" + band + "].load.swrAtRadio", e.getMessage());
+            errors.add("bands[" + band + "].load.swrAtRadio", e.getMessage());
             return null;
         }
     }
 
     private static AssessmentResponse answer(
-            Catalogue catalogue, AssessmentRequest request, Run run, List<RunAssessment> assessments) {
-        var writing = new BandWriting(catalogue, request, run);
+            Catalogue catalogue, AssessmentSpec request, Run run, List<RunAssessment> assessments) {
+        var writing = new BandMapper(catalogue, request, run);
         List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
         for (int i = 0; i < assessments.size(); i++) {
             Client.requireListening();
@@ -126,10 +131,10 @@ public class AssessmentService {
 
     /** Fits the attenuation law to rows of a data sheet. */
     FitResponse fit(FitRequest request) {
-        Faults faults = Faults.in(request);
-        new RequestCheck(new Catalogue(List.of(), List.of()), faults).points("points", request.points());
-        faults.refuse();
-        AttenuationFit fit = AttenuationFit.of(CoreReading.points(request.points()));
+        ValidationErrors errors = ValidationErrors.in(request);
+        new DocumentValidator(new Catalogue(List.of(), List.of()), errors).points("points", request.points());
+        errors.throwIfAny();
+        AttenuationFit fit = AttenuationFit.of(DocumentMapper.points(request.points()));
         return new FitResponse(
                 fit.attenuation().k1(), fit.attenuation().k2(), fit.worstRelativeResidual(), fit.relativeResiduals());
     }

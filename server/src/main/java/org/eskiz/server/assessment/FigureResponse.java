@@ -15,8 +15,8 @@ final class FigureResponse {
     static FigureResponse of(Range range, boolean isAngleKnown) {
         return new FigureResponse(
                 isAngleKnown
-                        ? BandWriting.finite(range.max())
-                        : new BoundsResponse(BandWriting.finite(range.min()), BandWriting.finite(range.max())));
+                        ? BandMapper.finite(range.max())
+                        : new BoundsResponse(BandMapper.finite(range.min()), BandMapper.finite(range.max())));
     }
 
     @JsonValue

@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import org.eskiz.core.choice.Pairing;
+import org.eskiz.core.choice.LineJunction;
 import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.document.BandSpec;
+import org.eskiz.server.document.DocumentMapper;
+import org.eskiz.server.document.RadioSpec;
+import org.eskiz.server.document.RunElement;
 
 /** What an operator should know about a run that can be computed and still may not work. */
 final class RunFindings {
@@ -23,20 +27,20 @@ final class RunFindings {
 
     private final Catalogue catalogue;
 
-    private final List<ElementRequest> elements;
+    private final List<RunElement> elements;
 
     /**
      * @param catalogue where keys are looked up
      * @param elements as requested
      */
-    RunFindings(Catalogue catalogue, List<ElementRequest> elements) {
+    RunFindings(Catalogue catalogue, List<RunElement> elements) {
         this.catalogue = catalogue;
         this.elements = elements;
     }
 
-    List<FindingResponse> of(RadioRequest radio, BandRequest band, RunAssessment a) {
+    List<FindingResponse> of(RadioSpec radio, BandSpec band, RunAssessment a) {
         List<FindingResponse> findings = new ArrayList<>();
-        Pairing.problems(
+        LineJunction.problems(
                         elements.stream().map(this::part).toList(),
                         a.radio().impedanceOhm(),
                         a.radio().matching())
@@ -46,7 +50,7 @@ final class RunFindings {
             findings.add(swr("NO_LOAD", band, a.swrAtAntenna(), NO_LOAD_FROM_SWR, "this is as good as no load"));
         }
         double seen = a.radio().matching() == Matching.AT_ANTENNA ? a.swrAtAntenna() : a.swrAtRadio();
-        double upTo = CoreReading.matchesUpToSwr(radio);
+        double upTo = DocumentMapper.matchesUpToSwr(radio);
         if (a.radio().matching() == Matching.NONE && seen > RADIO_BEARS_SWR && sends(a)) {
             findings.add(swr("RADIO_SEES_SWR", band, seen, RADIO_BEARS_SWR, "many radios reduce their power"));
         } else if (a.radio().matching() != Matching.NONE && seen > upTo) {
@@ -56,8 +60,8 @@ final class RunFindings {
     }
 
     /** A piece that was given a new end since it was put into the run. */
-    private Optional<FindingResponse> otherLength(ElementRequest element, BandRequest band) {
-        return element instanceof ElementRequest.Line line && line.pieceId() != null
+    private Optional<FindingResponse> otherLength(RunElement element, BandSpec band) {
+        return element instanceof RunElement.Line line && line.pieceId() != null
                 ? catalogue
                         .piece(line.pieceId())
                         .filter(p -> Math.abs(p.lengthM() - line.lengthM()) > SAME_LENGTH_M)
@@ -76,14 +80,14 @@ final class RunFindings {
         return a.radio().powerW().isPresent();
     }
 
-    private static FindingResponse swr(String code, BandRequest band, double swr, double limit, String text) {
-        Double finite = BandWriting.finite(swr);
+    private static FindingResponse swr(String code, BandSpec band, double swr, double limit, String text) {
+        Double finite = BandMapper.finite(swr);
         Map<String, Object> values = finite == null ? Map.of("limit", limit) : Map.of("limit", limit, "swr", finite);
         return new FindingResponse(code, FindingResponse.Severity.CAUTION, null, band.id(), values, text);
     }
 
-    private FindingResponse pairing(Pairing pairing, BandRequest band) {
-        boolean isMerelyOther = pairing.problem() == Pairing.Problem.OTHER_IMPEDANCE;
+    private FindingResponse pairing(LineJunction pairing, BandSpec band) {
+        boolean isMerelyOther = pairing.problem() == LineJunction.Problem.OTHER_IMPEDANCE;
         return new FindingResponse(
                 pairing.problem().name(),
                 isMerelyOther ? FindingResponse.Severity.INFO : FindingResponse.Severity.CAUTION,
@@ -102,21 +106,21 @@ final class RunFindings {
                 });
     }
 
-    private Pairing.Part part(ElementRequest element) {
-        if (element instanceof ElementRequest.Transformer t) {
-            return new Pairing.Part.Transformer(t.impedanceRatio());
+    private LineJunction.Part part(RunElement element) {
+        if (element instanceof RunElement.Transformer t) {
+            return new LineJunction.Part.Transformer(t.impedanceRatio());
         }
-        if (element instanceof ElementRequest.Line asked) {
+        if (element instanceof RunElement.Line asked) {
             return line(asked);
         }
-        return new Pairing.Part.Other();
+        return new LineJunction.Part.Other();
     }
 
-    private Pairing.Part line(ElementRequest.Line line) {
+    private LineJunction.Part line(RunElement.Line line) {
         if (line.cable() != null) {
-            return new Pairing.Part.Line(false, line.cable().impedanceOhm());
+            return new LineJunction.Part.Line(false, line.cable().impedanceOhm());
         }
         var facts = line.typeIn(catalogue).orElseThrow().facts();
-        return new Pairing.Part.Line(facts.balanced(), facts.impedanceOhm());
+        return new LineJunction.Part.Line(facts.balanced(), facts.impedanceOhm());
     }
 }

@@ -4,12 +4,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
-import org.eskiz.core.bench.AgainstTheSheet;
-import org.eskiz.core.bench.AgainstTheSheet.Outcome;
 import org.eskiz.core.bench.Cause;
 import org.eskiz.core.bench.LossPoint;
 import org.eskiz.core.bench.MeasuredLine;
 import org.eskiz.core.bench.OwnCable;
+import org.eskiz.core.bench.SheetDeviation;
+import org.eskiz.core.bench.SheetDeviation.Outcome;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
@@ -59,12 +59,12 @@ final class BenchAnalysis {
 
     private BenchAnalysisResponse response() {
         List<SeveralLengthsResponse> parted = rows.severalLengths();
-        Optional<AgainstTheSheet> against =
-                points.isEmpty() ? Optional.empty() : test.expectation(lengthM).map(e -> AgainstTheSheet.of(points, e));
+        Optional<SheetDeviation> against =
+                points.isEmpty() ? Optional.empty() : test.expectation(lengthM).map(e -> SheetDeviation.of(points, e));
         List<BenchFigureResponse> figures = IntStream.range(0, points.size())
                 .mapToObj(i -> figure(points.get(i), against.map(a -> a.judged().get(i))))
                 .toList();
-        Optional<Outcome> outcome = against.map(AgainstTheSheet::outcome);
+        Optional<Outcome> outcome = against.map(SheetDeviation::outcome);
         Optional<BenchFigureResponse> worst = outcome.map(o -> worst(figures, o));
         lead();
         missing();
@@ -86,18 +86,18 @@ final class BenchAnalysis {
                 findings.found);
     }
 
-    private BenchFigureResponse figure(LossPoint p, Optional<AgainstTheSheet.Judged> judged) {
+    private BenchFigureResponse figure(LossPoint p, Optional<SheetDeviation.Judged> judged) {
         return new BenchFigureResponse(
                 p.frequencyMHz(),
                 p.lossDb(),
                 p.leastDb(),
                 p.mostDb(),
                 lengthM == null ? null : Double.valueOf(p.lossDb() * 100 / lengthM),
-                judged.map(AgainstTheSheet.Judged::expectedDb).orElse(null),
-                judged.map(AgainstTheSheet.Judged::allowedDb).orElse(null),
-                judged.map(AgainstTheSheet.Judged::excessDb).orElse(null),
+                judged.map(SheetDeviation.Judged::expectedDb).orElse(null),
+                judged.map(SheetDeviation.Judged::allowedDb).orElse(null),
+                judged.map(SheetDeviation.Judged::excessDb).orElse(null),
                 judged.map(j -> 100 * p.lossDb() / j.expectedDb()).orElse(null),
-                judged.map(AgainstTheSheet.Judged::outcome).orElse(null));
+                judged.map(SheetDeviation.Judged::outcome).orElse(null));
     }
 
     /** Of those with the outcome of the whole, the one that lies farthest off for what it may be off. */
@@ -112,12 +112,12 @@ final class BenchAnalysis {
      * A sweep tells the shape of an excess better than its bands do. Where a wave has another speed than in its type, the
      * excess is over the sheet of another cable, and its shape says nothing.
      */
-    private Optional<Cause> cause(AgainstTheSheet against) {
+    private Optional<Cause> cause(SheetDeviation against) {
         if (swept.filter(SweptLine::isOfAnotherVelocity).isPresent()) {
             return Optional.empty();
         }
         return swept.flatMap(s -> test.expectation(lengthM)
-                        .flatMap(e -> AgainstTheSheet.of(s.spread(), e).cause()))
+                        .flatMap(e -> SheetDeviation.of(s.spread(), e).cause()))
                 .or(against::cause);
     }
 

@@ -2,8 +2,8 @@ package org.eskiz.server.bench;
 
 import java.util.List;
 import java.util.Map;
-import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.Cause;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.server.problem.OrNull;
 
 /**
@@ -27,7 +27,7 @@ record BenchAnalysisResponse(
         @OrNull SweptLineResponse line,
         List<SweptPointResponse> curve,
         List<SeveralLengthsResponse> severalLengths,
-        @OrNull AgainstTheSheet.Outcome outcome,
+        @OrNull SheetDeviation.Outcome outcome,
         @OrNull BenchFigureResponse worst,
         @OrNull CauseResponse cause,
         List<String> likeTypes,
@@ -45,7 +45,7 @@ record BenchAnalysisResponse(
             @OrNull Double leastDb,
             @OrNull Double mostDb,
             @OrNull Double expectedDb,
-            @OrNull AgainstTheSheet.Outcome outcome,
+            @OrNull SheetDeviation.Outcome outcome,
             @OrNull String trouble) {}
 
     /**
@@ -66,7 +66,7 @@ record BenchAnalysisResponse(
             @OrNull Double allowedDb,
             @OrNull Double excessDb,
             @OrNull Double percentOfSheet,
-            @OrNull AgainstTheSheet.Outcome outcome) {}
+            @OrNull SheetDeviation.Outcome outcome) {}
 
     /**
      * A line as a sweep shows it.

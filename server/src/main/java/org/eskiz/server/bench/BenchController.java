@@ -16,8 +16,8 @@ import java.util.UUID;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.exchange.LossTable;
-import org.eskiz.server.problem.Faults;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
@@ -38,10 +38,10 @@ import org.springframework.web.bind.annotation.RestController;
 class BenchController {
 
     private final BenchService bench;
-    private final BenchFiles files;
-    private final Distances distances;
+    private final SweepFileService files;
+    private final DistanceService distances;
 
-    BenchController(BenchService bench, BenchFiles files, Distances distances) {
+    BenchController(BenchService bench, SweepFileService files, DistanceService distances) {
         this.bench = bench;
         this.files = files;
         this.distances = distances;
@@ -142,7 +142,7 @@ class BenchController {
     @PostMapping(path = "/loss-tables", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "readLosses", summary = "Frequencies and losses out of a table in any usual form")
     List<MeasuredLossResponse> losses(@RequestBody LossTableRequest request) {
-        Faults.in(request).refuse();
+        ValidationErrors.in(request).throwIfAny();
         return LossTable.read(request.text()).stream()
                 .map(l -> new MeasuredLossResponse(l.frequencyMHz(), l.lossDb()))
                 .toList();

@@ -22,10 +22,10 @@ class BenchDemo implements DemoPart {
     private static final String FOLDER = "/demo/";
 
     private final BenchService bench;
-    private final BenchFiles files;
+    private final SweepFileService files;
     private final JsonMapper json;
 
-    BenchDemo(BenchService bench, BenchFiles files, JsonMapper json) {
+    BenchDemo(BenchService bench, SweepFileService files, JsonMapper json) {
         this.bench = bench;
         this.files = files;
         this.json = json;

@@ -13,13 +13,13 @@ import java.util.stream.Collectors;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.catalogue.OwnCables;
+import org.eskiz.server.catalogue.OwnCableService;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
-import org.eskiz.server.problem.ChangedMeanwhileException;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -31,11 +31,11 @@ class BenchService {
 
     private final BenchTestRepository tests;
     private final BenchTestRevisionRepository revisions;
-    private final BenchFiles files;
+    private final SweepFileService files;
     private final KnownPieces pieces;
 
     private final CatalogueService catalogues;
-    private final OwnCables ownCables;
+    private final OwnCableService ownCables;
     private final SettingsService settings;
     private final OperatorService operators;
     private final EntityManager database;
@@ -46,10 +46,10 @@ class BenchService {
     BenchService(
             BenchTestRepository tests,
             BenchTestRevisionRepository revisions,
-            BenchFiles files,
+            SweepFileService files,
             KnownPieces pieces,
             CatalogueService catalogues,
-            OwnCables ownCables,
+            OwnCableService ownCables,
             SettingsService settings,
             OperatorService operators,
             EntityManager database,
@@ -74,7 +74,7 @@ class BenchService {
     /** What a test comes to, without storing it. */
     BenchAnalysisResponse analyse(BenchTestRequest request) {
         Catalogue catalogue = catalogues.current();
-        check(request, catalogue).refuse();
+        check(request, catalogue).throwIfAny();
         return analysis(request, catalogue);
     }
 
@@ -106,7 +106,7 @@ class BenchService {
     /**
      * Stores a new test under the client's id. Sent again, the same create answers what is stored.
      *
-     * @throws ChangedMeanwhileException when the id belongs to a test that says something else
+     * @throws ConflictException when the id belongs to a test that says something else
      */
     BenchTestResponse create(BenchTestRequest request) {
         if (request.id() == null) {
@@ -130,8 +130,7 @@ class BenchService {
         existing(request.id());
         BenchTestRevisionEntity newest = revisions.history(request.id()).get(0);
         if (!read(newest).plain().equals(request.plain())) {
-            throw new ChangedMeanwhileException(
-                    "the id " + request.id() + " belongs to another test", response(newest));
+            throw new ConflictException("the id " + request.id() + " belongs to another test", response(newest));
         }
         return Optional.of(newest);
     }
@@ -154,7 +153,7 @@ class BenchService {
     /**
      * Corrects a test: a new revision, and what was noted before stays.
      *
-     * @throws ChangedMeanwhileException when it was corrected since it was looked at
+     * @throws ConflictException when it was corrected since it was looked at
      */
     BenchTestResponse correct(UUID id, BenchTestRequest request) {
         if (request.revision() == null) {
@@ -176,8 +175,8 @@ class BenchService {
                 : store(id, newest.key.number() + 1, request, worked);
     }
 
-    private static ChangedMeanwhileException changed(BenchTestRequest request, BenchTestResponse current) {
-        return new ChangedMeanwhileException(
+    private static ConflictException changed(BenchTestRequest request, BenchTestResponse current) {
+        return new ConflictException(
                 "the test was corrected meanwhile: you started from revision %d, it is at revision %d now"
                         .formatted(request.revision(), current.summary().revision()),
                 current);
@@ -189,12 +188,12 @@ class BenchService {
      */
     @Transactional
     BenchTestResponse makeType(UUID id, MadeTypeRequest request) {
-        Faults.in(request).refuse();
+        ValidationErrors.in(request).throwIfAny();
         BenchTestEntity test = existing(id);
         BenchTestRevisionEntity newest = revisions.history(id).get(0);
         Catalogue catalogue = catalogues.current();
         BenchTestRequest noted = read(newest);
-        String key = ownCables.create(MadeType.of(request, noted, analysis(noted, catalogue), catalogue));
+        String key = ownCables.create(MeasuredCableType.of(request, noted, analysis(noted, catalogue), catalogue));
         catalogues.flush();
         test.madeTypes.add(catalogues.typeIds(List.of(key)).get(0));
         tests.flush();
@@ -216,7 +215,7 @@ class BenchService {
                 ? null
                 : catalogues.typeIds(List.of(request.cableKey())).get(0);
         revision.pieceId = request.pieceId();
-        revision.files.addAll(BenchFiles.ids(request).collect(Collectors.toSet()));
+        revision.files.addAll(SweepFileService.ids(request).collect(Collectors.toSet()));
         database.persist(revision);
         database.flush();
         return revision;
@@ -239,57 +238,57 @@ class BenchService {
                 request, catalogue, files.sweeps(request), settings.get().tolerances()));
     }
 
-    private Faults check(BenchTestRequest request, Catalogue catalogue) {
-        Faults faults = Faults.in(request);
-        faults.refuse();
-        requireType(faults, "cableKey", request.cableKey(), catalogue);
+    private ValidationErrors check(BenchTestRequest request, Catalogue catalogue) {
+        ValidationErrors errors = ValidationErrors.in(request);
+        errors.throwIfAny();
+        requireType(errors, "cableKey", request.cableKey(), catalogue);
         if (request.wattmeter() != null) {
-            requireType(faults, "wattmeter.leadCableKey", request.wattmeter().leadCableKey(), catalogue);
+            requireType(errors, "wattmeter.leadCableKey", request.wattmeter().leadCableKey(), catalogue);
         }
         List<BenchTestRequest.JointInTestRequest> joints = Objects.requireNonNullElse(request.joints(), List.of());
         for (int i = 0; i < joints.size(); i++) {
-            requireJoint(faults, "joints[" + i + "]", joints.get(i), catalogue);
+            requireJoint(errors, "joints[" + i + "]", joints.get(i), catalogue);
         }
         if (request.pieceId() != null && pieces.find(request.pieceId()).isEmpty()) {
-            faults.add("pieceId", "there is no piece \"" + request.pieceId() + "\" in the locker");
+            errors.add("pieceId", "there is no piece \"" + request.pieceId() + "\" in the locker");
         }
-        files.check(request, faults);
-        return faults;
+        files.check(request, errors);
+        return errors;
     }
 
-    private static void requireType(Faults faults, String path, String key, Catalogue catalogue) {
+    private static void requireType(ValidationErrors errors, String path, String key, Catalogue catalogue) {
         if (key != null && catalogue.cableType(key).isEmpty()) {
-            faults.add(path, "there is no cable type \"" + key + "\"");
+            errors.add(path, "there is no cable type \"" + key + "\"");
         }
     }
 
     private static void requireJoint(
-            Faults faults, String path, BenchTestRequest.JointInTestRequest joint, Catalogue catalogue) {
+            ValidationErrors errors, String path, BenchTestRequest.JointInTestRequest joint, Catalogue catalogue) {
         if (joint.lossDb() == null && joint.connectorKey() == null) {
-            faults.add(path, "must have a connectorKey or a lossDb");
+            errors.add(path, "must have a connectorKey or a lossDb");
         } else if (joint.connectorKey() != null
                 && catalogue.connector(joint.connectorKey()).isEmpty()) {
-            faults.add(path + ".connectorKey", "there is no connector \"" + joint.connectorKey() + "\"");
+            errors.add(path + ".connectorKey", "there is no connector \"" + joint.connectorKey() + "\"");
         }
     }
 
     /** A test that is kept needs a day, and something that was read. */
     private void checkComplete(BenchTestRequest request, Catalogue catalogue) {
-        Faults faults = check(request, catalogue);
+        ValidationErrors errors = check(request, catalogue);
         if (request.testedOn() == null) {
-            faults.add("testedOn", "must be given: the day of the test");
+            errors.add("testedOn", "must be given: the day of the test");
         }
-        faults.refuse();
+        errors.throwIfAny();
         if (request.terminatedFileId() == null
                 && analysis(request, catalogue).figures().isEmpty()) {
-            faults.add("readings", "there is nothing to keep yet: no reading comes to a loss");
+            errors.add("readings", "there is nothing to keep yet: no reading comes to a loss");
         }
-        faults.refuse();
+        errors.throwIfAny();
     }
 
     private BenchTestEntity existing(UUID id) {
         return tests.findByIdAndOperatorIdAndRemovedAtIsNull(id, operators.current())
-                .orElseThrow(() -> new NotHereException("bench test", id));
+                .orElseThrow(() -> new NotFoundException("bench test", id));
     }
 
     private BenchTestResponse response(BenchTestRevisionEntity revision) {

@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.core.bench.AgainstTheSheet;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
 import org.eskiz.server.problem.OrNull;
@@ -43,7 +43,7 @@ record BenchTestResponse(
             @OrNull String cableKey,
             @OrNull String cableName,
             @OrNull Double lengthM,
-            @OrNull AgainstTheSheet.Outcome outcome,
+            @OrNull SheetDeviation.Outcome outcome,
             @OrNull CauseResponse cause,
             @OrNull BenchFigureResponse worst,
             List<BenchFigureResponse> figures,

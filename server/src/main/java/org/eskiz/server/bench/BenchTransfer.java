@@ -24,7 +24,7 @@ public class BenchTransfer {
     private final BenchTestRepository tests;
     private final BenchTestRevisionRepository revisions;
 
-    private final BenchFiles files;
+    private final SweepFileService files;
     private final BenchFileRepository stored;
     private final CatalogueService catalogues;
     private final OperatorService operators;
@@ -34,7 +34,7 @@ public class BenchTransfer {
             BenchService bench,
             BenchTestRepository tests,
             BenchTestRevisionRepository revisions,
-            BenchFiles files,
+            SweepFileService files,
             BenchFileRepository stored,
             CatalogueService catalogues,
             OperatorService operators,
@@ -104,7 +104,7 @@ public class BenchTransfer {
 
     /** The sweeps that a test refers to. */
     public List<UUID> sweepsOf(TestInFile test) {
-        return BenchFiles.ids(test.noted()).toList();
+        return SweepFileService.ids(test.noted()).toList();
     }
 
     /** A sweep that is there. */

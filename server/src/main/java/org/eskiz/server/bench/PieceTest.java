@@ -4,9 +4,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.Cause;
 import org.eskiz.core.bench.PieceLoss;
+import org.eskiz.core.bench.SheetDeviation;
 
 /**
  * A test that counts for a piece.
@@ -25,7 +25,7 @@ public record PieceTest(
         UUID pieceId,
         LocalDate on,
         Optional<Double> lengthM,
-        Optional<AgainstTheSheet.Outcome> outcome,
+        Optional<SheetDeviation.Outcome> outcome,
         Optional<Cause.Kind> cause,
         Optional<Double> worstExcessDb,
         List<Figure> figures) {

@@ -7,11 +7,11 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
-import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.Expectation;
 import org.eskiz.core.bench.LossPoint;
 import org.eskiz.core.bench.PowerReading;
 import org.eskiz.core.bench.SeveralLengths;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.core.bench.WattmeterPair;
 import org.eskiz.server.bench.BenchAnalysisResponse.Code;
 import org.eskiz.server.bench.BenchAnalysisResponse.ReadingResultResponse;
@@ -166,13 +166,13 @@ final class ReadRows {
     private ReadingResultResponse result(ReadingRequest reading, LossPoint point) {
         Double length = reading.lengthM() == null ? test.noted().lengthM() : reading.lengthM();
         Optional<Expectation> expectation = test.expectation(length);
-        Optional<AgainstTheSheet> against = expectation.map(e -> AgainstTheSheet.of(List.of(point), e));
+        Optional<SheetDeviation> against = expectation.map(e -> SheetDeviation.of(List.of(point), e));
         return new ReadingResultResponse(
                 point.lossDb(),
                 point.leastDb(),
                 point.mostDb(),
                 expectation.map(e -> e.lossDb(point.frequencyMHz())).orElse(null),
-                against.map(AgainstTheSheet::outcome).orElse(null),
+                against.map(SheetDeviation::outcome).orElse(null),
                 null);
     }
 

@@ -1,7 +1,7 @@
 package org.eskiz.server.bench;
 
 import java.util.List;
-import org.eskiz.core.bench.AgainstTheSheet;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
 
@@ -9,7 +9,7 @@ import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
 record StoredSummary(
         String cableName,
         Double lengthM,
-        AgainstTheSheet.Outcome outcome,
+        SheetDeviation.Outcome outcome,
         CauseResponse cause,
         BenchFigureResponse worst,
         List<BenchFigureResponse> figures) {}

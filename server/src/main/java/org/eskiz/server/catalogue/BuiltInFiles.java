@@ -17,7 +17,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 
 /** Reads the cable types and connectors that come with the application. */
-final class BuiltInFiles {
+public final class BuiltInFiles {
 
     /**
      * Counts up with every change of the files, so that of two programs on one database the newer one's figures stand. A test
@@ -26,7 +26,7 @@ final class BuiltInFiles {
     static final int EDITION = 1;
 
     /** Currency of the sample prices. */
-    static final String SAMPLE_CURRENCY = "EUR";
+    public static final String SAMPLE_CURRENCY = "EUR";
 
     /** Day the sample prices were made up. */
     private static final LocalDate SAMPLE_DAY = LocalDate.of(2026, 11, 1);

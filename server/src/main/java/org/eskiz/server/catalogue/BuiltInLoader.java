@@ -1,6 +1,6 @@
 package org.eskiz.server.catalogue;
 
-import static org.eskiz.server.catalogue.RevisionReading.facts;
+import static org.eskiz.server.catalogue.RevisionMapper.facts;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;

@@ -22,11 +22,12 @@ import org.springframework.web.bind.annotation.RestController;
 class CatalogueController {
 
     private final CatalogueService catalogue;
-    private final OwnCables own;
-    private final OwnConnectors ownConnectors;
-    private final Curves curves;
+    private final OwnCableService own;
+    private final OwnConnectorService ownConnectors;
+    private final CurveService curves;
 
-    CatalogueController(CatalogueService catalogue, OwnCables own, OwnConnectors ownConnectors, Curves curves) {
+    CatalogueController(
+            CatalogueService catalogue, OwnCableService own, OwnConnectorService ownConnectors, CurveService curves) {
         this.catalogue = catalogue;
         this.own = own;
         this.ownConnectors = ownConnectors;

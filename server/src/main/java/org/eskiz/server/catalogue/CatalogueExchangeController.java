@@ -10,6 +10,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.catalogue.csv.CatalogueCsv;
+import org.eskiz.server.catalogue.csv.ConnectorCsv;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
@@ -36,9 +38,9 @@ import org.springframework.web.bind.annotation.RestController;
 class CatalogueExchangeController {
 
     private final CatalogueService catalogues;
-    private final CatalogueImports imports;
+    private final CatalogueImportService imports;
 
-    CatalogueExchangeController(CatalogueService catalogues, CatalogueImports imports) {
+    CatalogueExchangeController(CatalogueService catalogues, CatalogueImportService imports) {
         this.catalogues = catalogues;
         this.imports = imports;
     }

@@ -7,7 +7,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.NotFoundException;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -45,7 +45,7 @@ public class CatalogueService {
         List<UUID> unread =
                 newest.stream().filter(id -> !byRevision.containsKey(id)).toList();
         if (!unread.isEmpty()) {
-            revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionReading.read(r)));
+            revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionMapper.read(r)));
         }
         UUID operator = operators.current();
         return new Catalogue(
@@ -60,10 +60,10 @@ public class CatalogueService {
     @Transactional(readOnly = true)
     public List<CableType> history(String key) {
         List<CableType> history = revisions.history(key, operators.current()).stream()
-                .map(RevisionReading::read)
+                .map(RevisionMapper::read)
                 .toList();
         if (history.isEmpty()) {
-            throw new NotHereException("cable type", key);
+            throw new NotFoundException("cable type", key);
         }
         return history;
     }

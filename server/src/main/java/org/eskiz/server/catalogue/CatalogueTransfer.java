@@ -12,10 +12,10 @@ import org.springframework.transaction.annotation.Transactional;
 public class CatalogueTransfer {
 
     private final CatalogueService catalogues;
-    private final OwnCables ownCables;
-    private final OwnConnectors ownConnectors;
+    private final OwnCableService ownCables;
+    private final OwnConnectorService ownConnectors;
 
-    CatalogueTransfer(CatalogueService catalogues, OwnCables ownCables, OwnConnectors ownConnectors) {
+    CatalogueTransfer(CatalogueService catalogues, OwnCableService ownCables, OwnConnectorService ownConnectors) {
         this.catalogues = catalogues;
         this.ownCables = ownCables;
         this.ownConnectors = ownConnectors;

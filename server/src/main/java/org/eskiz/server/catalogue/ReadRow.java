@@ -7,9 +7,9 @@ package org.eskiz.server.catalogue;
  * @param said what it says; null where it cannot be read
  * @param why it cannot be; null where it can
  */
-record ReadRow<T>(int line, String key, String name, T said, String why) {
+public record ReadRow<T>(int line, String key, String name, T said, String why) {
 
-    static <T> ReadRow<T> refused(int line, String key, String name, String why) {
+    public static <T> ReadRow<T> refused(int line, String key, String name, String why) {
         return new ReadRow<>(line, key, name, null, why);
     }
 }

@@ -9,7 +9,7 @@ import org.eskiz.core.bench.Touchstone;
 import org.eskiz.core.bench.TouchstoneException;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.LoadTable;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.stereotype.Service;
 
 /** Reads antennas out of files; stores nothing. */
@@ -20,13 +20,13 @@ class LoadFileService {
 
     /** What a file says of the antenna. */
     LoadFileResponse read(LoadFileRequest request) {
-        Faults faults = Faults.in(request);
-        faults.refuse();
+        ValidationErrors errors = ValidationErrors.in(request);
+        errors.throwIfAny();
         try {
             return answer(table(request), request.frequenciesMHz());
         } catch (LoadFileException e) {
-            faults.add("text", e.getMessage());
-            faults.refuse();
+            errors.add("text", e.getMessage());
+            errors.throwIfAny();
             throw e;
         }
     }
@@ -35,7 +35,7 @@ class LoadFileService {
         double reference = request.referenceOhm() == null ? DEFAULT_REFERENCE_OHM : request.referenceOhm();
         return request.fileName().toLowerCase(Locale.ROOT).endsWith(".s1p")
                 ? onePort(request.text())
-                : LoadRows.read(request.text(), reference);
+                : LoadTableReader.read(request.text(), reference);
     }
 
     static LoadTable onePort(String text) {

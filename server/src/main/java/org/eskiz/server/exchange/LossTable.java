@@ -19,7 +19,7 @@ public final class LossTable {
     public static List<Loss> read(String text) {
         try {
             var asMeasured = new SheetTextRequest(text, SheetTextRequest.LossPer.PER_100_M, null, null, null, null);
-            return SheetText.read(asMeasured).rows.stream()
+            return SheetTextReader.read(asMeasured).rows.stream()
                     .map(r -> new Loss(r.frequencyMHz(), r.dbPer100m()))
                     .toList();
         } catch (LoadFileException e) {

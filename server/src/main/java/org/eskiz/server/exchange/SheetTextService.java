@@ -9,7 +9,7 @@ import org.eskiz.core.cable.AttenuationFit;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.core.cable.SheetCheck;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.stereotype.Service;
 
 /** Reads tables of attenuation and says what was understood; stores nothing. */
@@ -17,14 +17,14 @@ import org.springframework.stereotype.Service;
 class SheetTextService {
 
     SheetTextResponse read(SheetTextRequest request) {
-        Faults faults = Faults.in(request);
-        faults.refuse();
-        SheetText text;
+        ValidationErrors errors = ValidationErrors.in(request);
+        errors.throwIfAny();
+        SheetTextReader text;
         try {
-            text = SheetText.read(request);
+            text = SheetTextReader.read(request);
         } catch (LoadFileException e) {
-            faults.add("text", e.getMessage());
-            faults.refuse();
+            errors.add("text", e.getMessage());
+            errors.throwIfAny();
             throw e;
         }
         List<AttenuationPoint> points = text.rows.stream()
@@ -49,7 +49,7 @@ class SheetTextService {
                 fit(fit));
     }
 
-    private static List<SheetTextResponse.SheetRowResponse> rows(SheetText text, AttenuationFit fit) {
+    private static List<SheetTextResponse.SheetRowResponse> rows(SheetTextReader text, AttenuationFit fit) {
         return IntStream.range(0, text.rows.size())
                 .mapToObj(i -> new SheetTextResponse.SheetRowResponse(
                         text.rows.get(i).line(),

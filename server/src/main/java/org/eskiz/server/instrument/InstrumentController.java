@@ -30,11 +30,11 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "instruments")
 class InstrumentController {
 
-    private final Instruments instruments;
+    private final InstrumentService instruments;
     private final StandInsResponse standIns;
 
     InstrumentController(
-            Instruments instruments,
+            InstrumentService instruments,
             @Value("${eskiz.stand-ins.analyser}") Integer analyserPort,
             @Value("${eskiz.stand-ins.wattmeter}") Integer wattmeterPort) {
         this.instruments = instruments;

@@ -11,7 +11,7 @@ import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
-import org.eskiz.server.problem.OutsideException;
+import org.eskiz.server.problem.UpstreamException;
 
 /**
  * A conversation with an instrument: lines of ASCII, and definite-length blocks (IEEE 488.2). It is bounded: an answer has to
@@ -38,7 +38,7 @@ final class ScpiConnection implements AutoCloseable {
      * Opens one.
      *
      * @param withinMs for the whole conversation
-     * @throws OutsideException when nobody answers there
+     * @throws UpstreamException when nobody answers there
      */
     static ScpiConnection open(String address, InetAddress host, int port, int withinMs) {
         Socket socket = new Socket();
@@ -47,7 +47,7 @@ final class ScpiConnection implements AutoCloseable {
             return new ScpiConnection(address, socket, withinMs);
         } catch (IOException e) {
             close(socket);
-            throw new OutsideException(
+            throw new UpstreamException(
                     "nobody answers at %s: is the instrument on, and is that its port?".formatted(address));
         }
     }
@@ -90,7 +90,7 @@ final class ScpiConnection implements AutoCloseable {
         }
         String error = ask("SYST:ERR?");
         if (!error.startsWith("0") && !error.startsWith("+0")) {
-            throw new OutsideException("the instrument at %s refuses: %s".formatted(address, error));
+            throw new UpstreamException("the instrument at %s refuses: %s".formatted(address, error));
         }
     }
 
@@ -101,11 +101,11 @@ final class ScpiConnection implements AutoCloseable {
         int n = 0;
         for (int b = read(); b != '\n'; b = read()) {
             if (n == LONGEST_LINE) {
-                throw new OutsideException("the answer of %s to %s does not end: more than %d characters in a line"
+                throw new UpstreamException("the answer of %s to %s does not end: more than %d characters in a line"
                         .formatted(address, query, LONGEST_LINE));
             }
             if ((b < ' ' || b > '~') && b != '\r' && b != '\t') {
-                throw new OutsideException("what %s answers to %s is no text".formatted(address, query));
+                throw new UpstreamException("what %s answers to %s is no text".formatted(address, query));
             }
             line[n++] = (byte) b;
         }
@@ -120,7 +120,7 @@ final class ScpiConnection implements AutoCloseable {
     double askNumber(String query, String what, double least, double most) {
         double value = askNumber(query);
         if (value < least || value > most) {
-            throw new OutsideException(
+            throw new UpstreamException(
                     "%s answers %s %s to %s, which cannot be".formatted(address, value, what, query));
         }
         return value;
@@ -136,7 +136,7 @@ final class ScpiConnection implements AutoCloseable {
         } catch (NumberFormatException e) {
             // told below
         }
-        throw new OutsideException("%s answers \"%s\" to %s, which is no number".formatted(address, answer, query));
+        throw new UpstreamException("%s answers \"%s\" to %s, which is no number".formatted(address, answer, query));
     }
 
     /**
@@ -147,7 +147,7 @@ final class ScpiConnection implements AutoCloseable {
     double[] askBlock(String query, int count) {
         tell(query);
         if (read() != '#') {
-            throw new OutsideException(
+            throw new UpstreamException(
                     "%s answers to %s with something that is no block of data".formatted(address, query));
         }
         int digits = read() - '0';
@@ -156,11 +156,11 @@ final class ScpiConnection implements AutoCloseable {
             length = 10 * length + (read() - '0');
         }
         if (digits < 1 || digits > 9 || length < 0 || length > MOST_BLOCK_BYTES) {
-            throw new OutsideException("%s announces a block of %d bytes; at most %d are read"
+            throw new UpstreamException("%s announces a block of %d bytes; at most %d are read"
                     .formatted(address, length, MOST_BLOCK_BYTES));
         }
         if (length != 8 * count) {
-            throw new OutsideException("%s sends a block of %d bytes, where %d numbers have %d"
+            throw new UpstreamException("%s sends a block of %d bytes, where %d numbers have %d"
                     .formatted(address, length, count, 8 * count));
         }
         byte[] bytes = new byte[length];
@@ -168,14 +168,14 @@ final class ScpiConnection implements AutoCloseable {
             bytes[i] = (byte) read();
         }
         if (read() != '\n') {
-            throw new OutsideException(
+            throw new UpstreamException(
                     "the block of %s goes on beyond the %d bytes that it announced".formatted(address, length));
         }
         double[] values = new double[count];
         ByteBuffer.wrap(bytes).asDoubleBuffer().get(values);
         for (int i = 0; i < count; i++) {
             if (!Double.isFinite(values[i])) {
-                throw new OutsideException(
+                throw new UpstreamException(
                         "value %d of %d from %s is %s, which is no number".formatted(i + 1, count, address, values[i]));
             }
         }
@@ -201,12 +201,12 @@ final class ScpiConnection implements AutoCloseable {
         }
     }
 
-    private OutsideException late() {
-        return new OutsideException("the instrument at %s does not answer in time".formatted(address));
+    private UpstreamException late() {
+        return new UpstreamException("the instrument at %s does not answer in time".formatted(address));
     }
 
-    private OutsideException gone() {
-        return new OutsideException("the instrument at %s broke off in the middle of an answer".formatted(address));
+    private UpstreamException gone() {
+        return new UpstreamException("the instrument at %s broke off in the middle of an answer".formatted(address));
     }
 
     @Override

@@ -5,7 +5,7 @@ import java.net.UnknownHostException;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Function;
-import org.eskiz.server.problem.OutsideException;
+import org.eskiz.server.problem.UpstreamException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -30,10 +30,10 @@ class Transmitter {
     private static final int SWITCH_OFF_MS = 2000;
     private static final int TRIES = 3;
 
-    private final InstrumentDoor door;
+    private final InstrumentSession door;
     private final JdbcTemplate sql;
 
-    Transmitter(InstrumentDoor door, JdbcTemplate sql) {
+    Transmitter(InstrumentSession door, JdbcTemplate sql) {
         this.door = door;
         this.sql = sql;
     }
@@ -45,12 +45,12 @@ class Transmitter {
      * Keys the radio, reads, and lets go.
      *
      * @param setUp commands before the key
-     * @throws OutsideException when the reading failed; with {@link #MAY_BE_KEYED} when the radio does not confirm that it is
+     * @throws UpstreamException when the reading failed; with {@link #MAY_BE_KEYED} when the radio does not confirm that it is
      *     off
      */
     <T> T whileKeyed(InstrumentRequest to, int withinMs, String[] setUp, Function<ScpiConnection, T> reading) {
         InetAddress host = door.admitted(to);
-        Keyed radio = new Keyed(InstrumentDoor.address(host, to.port()), host.getHostAddress(), to.port());
+        Keyed radio = new Keyed(InstrumentSession.address(host, to.port()), host.getHostAddress(), to.port());
         AtomicBoolean mayBeKeyed = new AtomicBoolean();
         try (ScpiConnection connection = ScpiConnection.open(to.address(), host, to.port(), withinMs)) {
             limitKeying(connection);
@@ -69,21 +69,21 @@ class Transmitter {
 
     private static void requireOff(ScpiConnection connection) {
         if (!isSwitchedOff(connection)) {
-            throw new OutsideException("the transmitter was told to let go, and does not say that it did");
+            throw new UpstreamException("the transmitter was told to let go, and does not say that it did");
         }
     }
 
     private RuntimeException afterSwitchingOff(Keyed radio, RuntimeException failed) {
         if (!isSwitchedOff(radio)) {
-            return new OutsideException(
+            return new UpstreamException(
                     "the transmitter at %s may still be keyed: switch it off by hand, at the radio. What failed: %s"
                             .formatted(radio.address(), failed.getMessage()),
                     MAY_BE_KEYED,
                     failed);
         }
         forget(radio);
-        return failed instanceof OutsideException
-                ? new OutsideException(failed.getMessage() + "; the transmitter is off, and says so", null, failed)
+        return failed instanceof UpstreamException
+                ? new UpstreamException(failed.getMessage() + "; the transmitter is off, and says so", null, failed)
                 : failed;
     }
 
@@ -133,7 +133,7 @@ class Transmitter {
                 }
             } catch (UnknownHostException e) {
                 return false;
-            } catch (OutsideException e) {
+            } catch (UpstreamException e) {
                 LOG.debug("not switched off yet: {}", e.getMessage());
             }
         }

@@ -6,7 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.kit.KitWanted;
-import org.eskiz.server.assessment.ComparisonRequest;
+import org.eskiz.server.comparison.ComparisonRequest;
 import org.eskiz.server.problem.Within;
 
 /**

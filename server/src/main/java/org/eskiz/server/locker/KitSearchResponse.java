@@ -3,8 +3,8 @@ package org.eskiz.server.locker;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.kit.KitPreference;
-import org.eskiz.server.assessment.ComparisonResponse;
-import org.eskiz.server.assessment.ElementRequest;
+import org.eskiz.server.comparison.ComparisonResponse;
+import org.eskiz.server.document.RunElement;
 import org.eskiz.server.problem.OrNull;
 
 /**
@@ -39,7 +39,7 @@ record KitSearchResponse(
             List<KitPreference> bestIn,
             List<KitPreference> provenIn,
             List<LaidResponse> pieces,
-            List<ElementRequest> run,
+            List<RunElement> run,
             double lengthM,
             double leftOverM,
             double lossDb,

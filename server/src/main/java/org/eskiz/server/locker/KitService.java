@@ -18,10 +18,10 @@ import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.locker.KitResponse.AdapterResponse;
 import org.eskiz.server.locker.KitResponse.PackedResponse;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.problem.ChangedMeanwhileException;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -98,14 +98,14 @@ class KitService {
     /**
      * Says something else of a kit.
      *
-     * @throws ChangedMeanwhileException when it was changed since it was read
+     * @throws ConflictException when it was changed since it was read
      */
     KitResponse save(UUID id, KitRequest request) {
         return store.change(() -> saveOver(id, request), () -> changed(id));
     }
 
-    private ChangedMeanwhileException changed(UUID id) {
-        return new ChangedMeanwhileException("the kit was changed meanwhile", response(existing(id)));
+    private ConflictException changed(UUID id) {
+        return new ConflictException("the kit was changed meanwhile", response(existing(id)));
     }
 
     private KitResponse saveOver(UUID id, KitRequest request) {
@@ -128,7 +128,7 @@ class KitService {
     @Transactional
     KitResponse restore(UUID id) {
         KitEntity kit =
-                kits.findByIdAndOperatorId(id, operators.current()).orElseThrow(() -> new NotHereException("kit", id));
+                kits.findByIdAndOperatorId(id, operators.current()).orElseThrow(() -> new NotFoundException("kit", id));
         kit.deletedAt = null;
         return response(kit);
     }
@@ -141,8 +141,8 @@ class KitService {
     }
 
     private void check(KitRequest request) {
-        Faults faults = Faults.in(request);
-        faults.refuse();
+        ValidationErrors errors = ValidationErrors.in(request);
+        errors.throwIfAny();
         Set<UUID> known = pieces
                 .findByIdInAndOperatorIdAndDeletedAtIsNull(
                         request.pieces().stream()
@@ -156,20 +156,20 @@ class KitService {
         for (int i = 0; i < request.pieces().size(); i++) {
             UUID piece = request.pieces().get(i).pieceId();
             if (!known.contains(piece)) {
-                faults.add("pieces[" + i + "].pieceId", "there is no piece \"" + piece + "\" in the locker");
+                errors.add("pieces[" + i + "].pieceId", "there is no piece \"" + piece + "\" in the locker");
             } else if (!named.add(piece)) {
-                faults.add("pieces[" + i + "].pieceId", "the piece is in the kit twice");
+                errors.add("pieces[" + i + "].pieceId", "the piece is in the kit twice");
             }
         }
         Catalogue catalogue = catalogues.current();
         List<KitRequest.AdapterRequest> adapters = adapters(request);
         for (int i = 0; i < adapters.size(); i++) {
             PieceService.knownEnd(
-                    faults, "adapters[" + i + "].near", adapters.get(i).near(), catalogue);
+                    errors, "adapters[" + i + "].near", adapters.get(i).near(), catalogue);
             PieceService.knownEnd(
-                    faults, "adapters[" + i + "].far", adapters.get(i).far(), catalogue);
+                    errors, "adapters[" + i + "].far", adapters.get(i).far(), catalogue);
         }
-        faults.refuse();
+        errors.throwIfAny();
     }
 
     private static List<KitRequest.AdapterRequest> adapters(KitRequest request) {
@@ -189,7 +189,7 @@ class KitService {
     private KitEntity existing(UUID id) {
         return kits.findByIdAndOperatorId(id, operators.current())
                 .filter(k -> k.deletedAt == null)
-                .orElseThrow(() -> new NotHereException("kit", id));
+                .orElseThrow(() -> new NotFoundException("kit", id));
     }
 
     private KitResponse response(KitEntity kit) {

@@ -15,7 +15,7 @@ import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.Connector;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.stereotype.Service;
 
 /** Works out lengths: which set serves several sites, and what to cut from which reel. */
@@ -40,17 +40,17 @@ class LengthService {
     }
 
     LengthSetResponse sets(LengthSetRequest request) {
-        Faults faults = Faults.in(request);
+        ValidationErrors errors = ValidationErrors.in(request);
         Catalogue catalogue = catalogues.current();
         if (request.cableKey() != null
                 && catalogue.cableType(request.cableKey()).isEmpty()) {
-            faults.add("cableKey", "there is no cable type \"" + request.cableKey() + "\"");
+            errors.add("cableKey", "there is no cable type \"" + request.cableKey() + "\"");
         }
         if (request.connectorKey() != null
                 && catalogue.connector(request.connectorKey()).isEmpty()) {
-            faults.add("connectorKey", "there is no connector \"" + request.connectorKey() + "\"");
+            errors.add("connectorKey", "there is no connector \"" + request.connectorKey() + "\"");
         }
-        faults.refuse();
+        errors.throwIfAny();
         CableType cable = catalogue.cableType(request.cableKey()).orElseThrow();
         Double massGPerM = cable.facts().mechanics().massGPerM();
         LengthSets.Result result = LengthSets.search(
@@ -94,12 +94,12 @@ class LengthService {
     }
 
     CutPlanResponse cuts(CutPlanRequest request) {
-        Faults faults = Faults.in(request);
+        ValidationErrors errors = ValidationErrors.in(request);
         boolean hasReels = request.reels() != null && !request.reels().isEmpty();
         if (!hasReels && request.soldInM() == null) {
-            faults.add("reels", "there is nothing to cut from: name a reel at hand, or what can be bought");
+            errors.add("reels", "there is nothing to cut from: name a reel at hand, or what can be bought");
         }
-        faults.refuse();
+        errors.throwIfAny();
         List<CutPlan.Cut> cuts = cutsOf(request);
         CutPlan plan = CutPlan.of(
                 cuts,

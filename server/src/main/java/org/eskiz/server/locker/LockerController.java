@@ -35,7 +35,7 @@ class LockerController {
     private final PieceService pieces;
     private final MovementService movements;
     private final KitService kits;
-    private final KitFinder finder;
+    private final KitSearchService finder;
     private final LengthService lengths;
     private final Clock clock;
 
@@ -43,7 +43,7 @@ class LockerController {
             PieceService pieces,
             MovementService movements,
             KitService kits,
-            KitFinder finder,
+            KitSearchService finder,
             LengthService lengths,
             Clock clock) {
         this.pieces = pieces;

@@ -24,10 +24,10 @@ class LockerPieces implements PieceLookup {
     private static final double USUAL_VELOCITY_FACTOR = 0.66;
 
     private final PieceRepository pieces;
-    private final PieceHistories histories;
+    private final PieceHistoryReader histories;
     private final SettingsService settings;
 
-    LockerPieces(PieceRepository pieces, PieceHistories histories, SettingsService settings) {
+    LockerPieces(PieceRepository pieces, PieceHistoryReader histories, SettingsService settings) {
         this.pieces = pieces;
         this.histories = histories;
         this.settings = settings;

@@ -12,9 +12,9 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.problem.Faults;
 import org.eskiz.server.problem.InvalidRequestException;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,8 +26,8 @@ class MovementService {
     private final PieceRepository pieces;
     private final OutingRepository outings;
     private final PieceService service;
-    private final PieceHistories histories;
-    private final PieceWriting writing;
+    private final PieceHistoryReader histories;
+    private final PieceMapper writing;
     private final OperatorService operators;
     private final IdempotentStore store;
 
@@ -35,8 +35,8 @@ class MovementService {
             PieceRepository pieces,
             OutingRepository outings,
             PieceService service,
-            PieceHistories histories,
-            PieceWriting writing,
+            PieceHistoryReader histories,
+            PieceMapper writing,
             OperatorService operators,
             IdempotentStore store) {
         this.pieces = pieces;
@@ -54,7 +54,7 @@ class MovementService {
      * @return the pieces as they stand then
      */
     List<PieceSummary> move(UUID id, MovementRequest request) {
-        Faults.in(request).refuse();
+        ValidationErrors.in(request).throwIfAny();
         return store.createOrRepeat(() -> amended(id, request), () -> note(id, request));
     }
 
@@ -68,7 +68,7 @@ class MovementService {
 
     /** The pieces are locked first, in one order, so that two movements of one piece come one after the other. */
     private List<PieceSummary> note(UUID id, MovementRequest request) {
-        Faults faults = Faults.in(request);
+        ValidationErrors errors = ValidationErrors.in(request);
         Map<UUID, PieceEntity> moved =
                 pieces
                         .findByIdInAndOperatorIdAndDeletedAtIsNullOrderById(request.pieceIds(), operators.current())
@@ -76,8 +76,8 @@ class MovementService {
                         .collect(Collectors.toMap(p -> p.id, Function.identity()));
         Map<UUID, List<OutingEntity>> before = outings.findByPieceIdInOrderByTakenOn(moved.keySet()).stream()
                 .collect(Collectors.groupingBy(o -> o.pieceId));
-        check(request, moved, before, faults);
-        faults.refuse();
+        check(request, moved, before, errors);
+        errors.throwIfAny();
         for (PieceEntity piece : moved.values()) {
             move(piece, before.getOrDefault(piece.id, List.of()), id, request);
         }
@@ -131,38 +131,42 @@ class MovementService {
             MovementRequest request,
             Map<UUID, PieceEntity> moved,
             Map<UUID, List<OutingEntity>> before,
-            Faults faults) {
-        service.notInTheFuture(faults, "on", request.on());
-        service.notInTheFuture(faults, "until", request.until());
+            ValidationErrors errors) {
+        service.notInTheFuture(errors, "on", request.on());
+        service.notInTheFuture(errors, "until", request.until());
         boolean isOver = request.kind() == MovementRequest.Kind.WAS_OUT;
         if (isOver != (request.until() != null)) {
-            faults.add("until", "goes with an outing that is over, and with nothing else");
+            errors.add("until", "goes with an outing that is over, and with nothing else");
         } else if (isOver && request.until().isBefore(request.on())) {
-            faults.add("until", "must not be before %s, not %s".formatted(request.on(), request.until()));
+            errors.add("until", "must not be before %s, not %s".formatted(request.on(), request.until()));
         }
-        faults.refuse();
+        errors.throwIfAny();
         for (int i = 0; i < request.pieceIds().size(); i++) {
             UUID id = request.pieceIds().get(i);
             String path = "pieceIds[" + i + "]";
             if (request.pieceIds().indexOf(id) < i) {
-                faults.add(path, "the piece is named twice");
+                errors.add(path, "the piece is named twice");
             } else if (!moved.containsKey(id)) {
-                faults.add(path, "there is no piece \"" + id + "\" in the locker");
+                errors.add(path, "there is no piece \"" + id + "\" in the locker");
             } else {
-                check(request, moved.get(id), before.getOrDefault(id, List.of()), path, faults);
+                check(request, moved.get(id), before.getOrDefault(id, List.of()), path, errors);
             }
         }
     }
 
     private static void check(
-            MovementRequest request, PieceEntity piece, List<OutingEntity> before, String path, Faults faults) {
+            MovementRequest request,
+            PieceEntity piece,
+            List<OutingEntity> before,
+            String path,
+            ValidationErrors errors) {
         OutingEntity out =
                 before.stream().filter(o -> o.putAwayOn == null).findFirst().orElse(null);
         if (request.kind() == MovementRequest.Kind.PUT_AWAY) {
             if (out == null) {
-                faults.add(path, piece.label + " is not out");
+                errors.add(path, piece.label + " is not out");
             } else if (request.on().isBefore(out.takenOn)) {
-                faults.add(
+                errors.add(
                         path,
                         "%s was taken out on %s; it cannot be put away on %s"
                                 .formatted(piece.label, out.takenOn, request.on()));
@@ -170,18 +174,18 @@ class MovementService {
             return;
         }
         if (piece.boughtOn != null && request.on().isBefore(piece.boughtOn)) {
-            faults.add(
+            errors.add(
                     path,
                     "%s was bought on %s; it was not out on %s".formatted(piece.label, piece.boughtOn, request.on()));
         }
         if (piece.retiredOn != null && !request.on().isBefore(piece.retiredOn)) {
-            faults.add(path, piece.label + " is retired since " + piece.retiredOn);
+            errors.add(path, piece.label + " is retired since " + piece.retiredOn);
         }
         LocalDate until = request.kind() == MovementRequest.Kind.WAS_OUT ? request.until() : LocalDate.MAX;
         before.stream()
                 .filter(o -> overlap(o, request.on(), until))
                 .findFirst()
-                .ifPresent(o -> faults.add(path, inTwoPlaces(piece, o)));
+                .ifPresent(o -> errors.add(path, inTwoPlaces(piece, o)));
     }
 
     /** A day on which one outing ends may be the first of the next. */
@@ -203,7 +207,7 @@ class MovementService {
     List<PieceSummary> takeBack(UUID id) {
         List<OutingEntity> moved = of(id).toList();
         if (moved.isEmpty()) {
-            throw new NotHereException("movement", id);
+            throw new NotFoundException("movement", id);
         }
         List<UUID> ids = moved.stream().map(o -> o.pieceId).toList();
         Map<UUID, List<OutingEntity>> all =

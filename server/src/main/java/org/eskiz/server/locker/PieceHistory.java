@@ -5,14 +5,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.PieceLoss;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.bench.Upkeep;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.server.bench.PieceTest;
 import org.eskiz.server.catalogue.CableType;
-import org.eskiz.server.locker.PieceSummary.Standing;
+import org.eskiz.server.locker.PieceSummary.PieceCondition;
 import org.eskiz.server.locker.PieceSummary.StandingReasonResponse;
 import org.eskiz.server.locker.PieceSummary.StandingReasonResponse.Code;
 import org.eskiz.server.operator.Settings;
@@ -104,7 +104,7 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
         return reasons;
     }
 
-    private static Optional<StandingReasonResponse> ofOutcome(PieceTest test, AgainstTheSheet.Outcome outcome) {
+    private static Optional<StandingReasonResponse> ofOutcome(PieceTest test, SheetDeviation.Outcome outcome) {
         Double amount = test.worstExcessDb().orElse(null);
         return switch (outcome) {
             case WORSE -> Optional.of(new StandingReasonResponse(Code.WORSE_THAN_SHEET, test.on(), amount));
@@ -132,15 +132,15 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
         };
     }
 
-    static Standing standing(List<StandingReasonResponse> reasons) {
+    static PieceCondition standing(List<StandingReasonResponse> reasons) {
         return reasons.stream()
                 .map(r -> switch (r.code()) {
-                    case RETIRED -> Standing.RETIRED;
-                    case PAST_LIMIT, WORSE_THAN_SHEET, BETTER_THAN_CAN_BE -> Standing.FAILING;
-                    case BETTER_THAN_ITS_AGE -> Standing.FINE;
-                    default -> Standing.DUE;
+                    case RETIRED -> PieceCondition.RETIRED;
+                    case PAST_LIMIT, WORSE_THAN_SHEET, BETTER_THAN_CAN_BE -> PieceCondition.FAILING;
+                    case BETTER_THAN_ITS_AGE -> PieceCondition.FINE;
+                    default -> PieceCondition.DUE;
                 })
-                .max(Standing::compareTo)
-                .orElse(Standing.FINE);
+                .max(PieceCondition::compareTo)
+                .orElse(PieceCondition.FINE);
     }
 }

@@ -3,8 +3,8 @@ package org.eskiz.server.locker;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.core.bench.AgainstTheSheet;
 import org.eskiz.core.bench.Cause;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.server.problem.OrNull;
 
 /**
@@ -42,7 +42,7 @@ record PieceResponse(
             @OrNull String note,
             @OrNull Double lossDb,
             @OrNull Double percentOfSheet,
-            @OrNull AgainstTheSheet.Outcome outcome,
+            @OrNull SheetDeviation.Outcome outcome,
             @OrNull Cause.Kind cause) {}
 
     enum EventKind {

@@ -12,11 +12,11 @@ import org.eskiz.server.bench.KnownPieces;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.plan.PlansOfPieces;
-import org.eskiz.server.problem.ChangedMeanwhileException;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.plan.PlansOfPiecesService;
+import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,9 +28,9 @@ class PieceService implements KnownPieces {
     private final PieceRepository pieces;
     private final PieceChangeRepository changes;
     private final KitRepository kits;
-    private final PieceHistories histories;
-    private final PieceWriting writing;
-    private final PlansOfPieces plans;
+    private final PieceHistoryReader histories;
+    private final PieceMapper writing;
+    private final PlansOfPiecesService plans;
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final IdempotentStore store;
@@ -40,9 +40,9 @@ class PieceService implements KnownPieces {
             PieceRepository pieces,
             PieceChangeRepository changes,
             KitRepository kits,
-            PieceHistories histories,
-            PieceWriting writing,
-            PlansOfPieces plans,
+            PieceHistoryReader histories,
+            PieceMapper writing,
+            PlansOfPiecesService plans,
             CatalogueService catalogues,
             OperatorService operators,
             IdempotentStore store,
@@ -76,7 +76,7 @@ class PieceService implements KnownPieces {
     /**
      * Stores a new piece under the client's id. Sent again, the same create answers what is stored.
      *
-     * @throws ChangedMeanwhileException when the id belongs to another piece
+     * @throws ConflictException when the id belongs to another piece
      */
     PieceResponse create(PieceRequest request) {
         if (request.id() == null) {
@@ -94,14 +94,14 @@ class PieceService implements KnownPieces {
         return pieces.findById(request.id()).map(piece -> {
             PieceResponse stored = whole(piece);
             if (piece.deletedAt != null || !piece.label.equals(request.label())) {
-                throw new ChangedMeanwhileException("the id " + request.id() + " belongs to another piece", stored);
+                throw new ConflictException("the id " + request.id() + " belongs to another piece", stored);
             }
             return stored;
         });
     }
 
     private PieceResponse create(PieceRequest request, boolean demo) {
-        checked(request, request.id()).refuse();
+        checked(request, request.id()).throwIfAny();
         PieceEntity piece = PieceEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
         write(piece, request);
         pieces.save(piece);
@@ -112,7 +112,7 @@ class PieceService implements KnownPieces {
     /**
      * Says something else of a piece.
      *
-     * @throws ChangedMeanwhileException when it was changed since it was read
+     * @throws ConflictException when it was changed since it was read
      */
     PieceResponse save(UUID id, PieceRequest request) {
         if (request.version() == null) {
@@ -126,14 +126,14 @@ class PieceService implements KnownPieces {
         if (!piece.version.equals(request.version())) {
             throw changed(request, whole(piece));
         }
-        Faults faults = checked(request, id);
+        ValidationErrors errors = checked(request, id);
         LocalDate bought = request.boughtOn();
         firstThing(piece)
                 .filter(first -> bought != null && bought.isAfter(first))
-                .ifPresent(first -> faults.add(
+                .ifPresent(first -> errors.add(
                         "boughtOn",
                         "must not be after %s, when it was out or tested, not %s".formatted(first, bought)));
-        faults.refuse();
+        errors.throwIfAny();
         write(piece, request);
         pieces.flush();
         return whole(piece);
@@ -149,8 +149,8 @@ class PieceService implements KnownPieces {
         return days.stream().min(LocalDate::compareTo);
     }
 
-    private static ChangedMeanwhileException changed(PieceRequest request, PieceResponse current) {
-        return new ChangedMeanwhileException(
+    private static ConflictException changed(PieceRequest request, PieceResponse current) {
+        return new ConflictException(
                 "the piece was changed meanwhile: you started from version %d, it is at version %d now"
                         .formatted(request.version(), current.summary().version()),
                 current);
@@ -160,7 +160,8 @@ class PieceService implements KnownPieces {
     @Transactional
     void delete(UUID id) {
         PieceEntity piece = existing(id);
-        List<PlansOfPieces.PlanName> using = plans.all(operators.current()).getOrDefault(id, List.of());
+        List<PlansOfPiecesService.PlanName> using =
+                plans.all(operators.current()).getOrDefault(id, List.of());
         if (!using.isEmpty()) {
             throw new InvalidRequestException(
                     "id",
@@ -177,11 +178,11 @@ class PieceService implements KnownPieces {
     @Transactional
     PieceResponse restore(UUID id) {
         PieceEntity piece = pieces.findByIdAndOperatorId(id, operators.current())
-                .orElseThrow(() -> new NotHereException("piece", id));
+                .orElseThrow(() -> new NotFoundException("piece", id));
         if (piece.deletedAt != null) {
-            Faults faults = Faults.in(id);
-            freeLabel(faults, piece.label, id);
-            faults.refuse();
+            ValidationErrors errors = ValidationErrors.in(id);
+            freeLabel(errors, piece.label, id);
+            errors.throwIfAny();
             piece.deletedAt = null;
             pieces.flush();
         }
@@ -198,16 +199,16 @@ class PieceService implements KnownPieces {
 
     /** Notes what was done to a piece. Sent again under the same id, it is noted once. */
     PieceResponse change(UUID id, PieceChangeRequest request) {
-        Faults faults = Faults.in(request);
-        faults.refuse();
+        ValidationErrors errors = ValidationErrors.in(request);
+        errors.throwIfAny();
         return store.createOrRepeat(
                 () -> changes.findById(request.id()).map(c -> whole(existing(id))), () -> note(existing(id), request));
     }
 
     private PieceResponse note(PieceEntity piece, PieceChangeRequest request) {
-        Faults faults = Faults.in(request);
-        check(request, piece, faults);
-        faults.refuse();
+        ValidationErrors errors = ValidationErrors.in(request);
+        check(request, piece, errors);
+        errors.throwIfAny();
         PieceChangeEntity change = PieceChangeEntity.of(piece.id, request, Instant.now(clock));
         switch (request.kind()) {
             case NEW_END -> {
@@ -226,34 +227,34 @@ class PieceService implements KnownPieces {
         return whole(piece);
     }
 
-    private void check(PieceChangeRequest request, PieceEntity piece, Faults faults) {
+    private void check(PieceChangeRequest request, PieceEntity piece, ValidationErrors errors) {
         if (request.on().isBefore(piece.since()) && piece.boughtOn != null) {
-            faults.add(
+            errors.add(
                     "on",
                     "%s was bought on %s; nothing was done to it on %s"
                             .formatted(piece.label, piece.boughtOn, request.on()));
         }
-        notInTheFuture(faults, "on", request.on());
+        notInTheFuture(errors, "on", request.on());
         if ((request.kind() == PieceChange.NEW_END) != (request.lengthAfterM() != null)) {
-            faults.add("lengthAfterM", "goes with a new end, and with nothing else");
+            errors.add("lengthAfterM", "goes with a new end, and with nothing else");
         } else if (request.lengthAfterM() != null && request.lengthAfterM() > piece.lengthM) {
-            faults.add(
+            errors.add(
                     "lengthAfterM",
                     "a new end makes a piece shorter: it is %s m, and cannot be %s m after"
                             .formatted(piece.lengthM, request.lengthAfterM()));
         }
         boolean isRetired = piece.retiredOn != null;
         if (request.kind() == PieceChange.RETIRED && isRetired) {
-            faults.add("kind", piece.label + " is retired since " + piece.retiredOn);
+            errors.add("kind", piece.label + " is retired since " + piece.retiredOn);
         }
         if (request.kind() == PieceChange.BACK_IN_SERVICE && !isRetired) {
-            faults.add("kind", piece.label + " is in service");
+            errors.add("kind", piece.label + " is in service");
         }
     }
 
-    void notInTheFuture(Faults faults, String path, LocalDate day) {
+    void notInTheFuture(ValidationErrors errors, String path, LocalDate day) {
         if (day != null && day.isAfter(writing.today())) {
-            faults.add(path, "must not be after today, %s, not %s".formatted(writing.today(), day));
+            errors.add(path, "must not be after today, %s, not %s".formatted(writing.today(), day));
         }
     }
 
@@ -265,7 +266,7 @@ class PieceService implements KnownPieces {
         PieceChangeEntity change = all.stream()
                 .filter(c -> c.id.equals(changeId))
                 .findFirst()
-                .orElseThrow(() -> new NotHereException("change of " + piece.label, changeId));
+                .orElseThrow(() -> new NotFoundException("change of " + piece.label, changeId));
         PieceChangeEntity last =
                 all.stream().max((a, b) -> a.storedAt.compareTo(b.storedAt)).orElseThrow();
         if (!last.id.equals(changeId)) {
@@ -290,37 +291,37 @@ class PieceService implements KnownPieces {
         return whole(piece);
     }
 
-    private Faults checked(PieceRequest request, UUID id) {
-        Faults faults = Faults.in(request);
+    private ValidationErrors checked(PieceRequest request, UUID id) {
+        ValidationErrors errors = ValidationErrors.in(request);
         Catalogue catalogue = catalogues.current();
         if (request.cableKey() != null
                 && catalogue.cableType(request.cableKey()).isEmpty()) {
-            faults.add("cableKey", "there is no cable type \"" + request.cableKey() + "\"");
+            errors.add("cableKey", "there is no cable type \"" + request.cableKey() + "\"");
         }
-        knownEnd(faults, "near", request.near(), catalogue);
-        knownEnd(faults, "far", request.far(), catalogue);
-        notInTheFuture(faults, "boughtOn", request.boughtOn());
+        knownEnd(errors, "near", request.near(), catalogue);
+        knownEnd(errors, "far", request.far(), catalogue);
+        notInTheFuture(errors, "boughtOn", request.boughtOn());
         if ((request.price() == null) != (request.priceCurrency() == null)) {
-            faults.add("priceCurrency", "a price and its currency go together");
+            errors.add("priceCurrency", "a price and its currency go together");
         }
         if (request.label() != null) {
-            freeLabel(faults, request.label(), id);
+            freeLabel(errors, request.label(), id);
         }
-        return faults;
+        return errors;
     }
 
-    static void knownEnd(Faults faults, String path, PieceRequest.EndRequest end, Catalogue catalogue) {
+    static void knownEnd(ValidationErrors errors, String path, PieceRequest.EndRequest end, Catalogue catalogue) {
         if (end != null
                 && end.connectorKey() != null
                 && catalogue.connector(end.connectorKey()).isEmpty()) {
-            faults.add(path + ".connectorKey", "there is no connector \"" + end.connectorKey() + "\"");
+            errors.add(path + ".connectorKey", "there is no connector \"" + end.connectorKey() + "\"");
         }
     }
 
-    private void freeLabel(Faults faults, String label, UUID id) {
+    private void freeLabel(ValidationErrors errors, String label, UUID id) {
         pieces.findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(operators.current(), label.strip())
                 .filter(p -> !p.id.equals(id))
-                .ifPresent(p -> faults.add("label", "another piece is labelled \"" + p.label + "\" already"));
+                .ifPresent(p -> errors.add("label", "another piece is labelled \"" + p.label + "\" already"));
     }
 
     private void write(PieceEntity piece, PieceRequest request) {
@@ -343,7 +344,7 @@ class PieceService implements KnownPieces {
     private PieceEntity existing(UUID id) {
         return pieces.findByIdAndOperatorId(id, operators.current())
                 .filter(p -> p.deletedAt == null)
-                .orElseThrow(() -> new NotHereException("piece", id));
+                .orElseThrow(() -> new NotFoundException("piece", id));
     }
 
     private PieceResponse whole(PieceEntity piece) {

@@ -45,7 +45,7 @@ record PieceSummary(
         @OrNull String outTo,
         int outings,
         int hardOutings,
-        Standing standing,
+        PieceCondition standing,
         List<StandingReasonResponse> reasons,
         @OrNull LocalDate lastTestedOn,
         @OrNull Double referenceMHz,
@@ -58,7 +58,7 @@ record PieceSummary(
         List<PlanNameResponse> plans) {
 
     /** How a piece stands. */
-    enum Standing {
+    enum PieceCondition {
         /** It does what it should, as far as is known. */
         FINE,
         /** It should be tested. */

@@ -2,8 +2,8 @@ package org.eskiz.server.operator;
 
 import java.time.Clock;
 import java.time.Instant;
-import org.eskiz.server.problem.ChangedMeanwhileException;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ConflictException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
@@ -40,10 +40,10 @@ public class SettingsService {
     /**
      * Replaces the settings.
      *
-     * @throws ChangedMeanwhileException when they were changed since they were read
+     * @throws ConflictException when they were changed since they were read
      */
     Settings save(Settings changed) {
-        Faults.in(changed).refuse();
+        ValidationErrors.in(changed).throwIfAny();
         return store.change(() -> saveOver(changed), () -> conflict(changed));
     }
 
@@ -66,8 +66,8 @@ public class SettingsService {
         return read(settings.saveAndFlush(entity));
     }
 
-    private ChangedMeanwhileException conflict(Settings changed) {
-        return new ChangedMeanwhileException(
+    private ConflictException conflict(Settings changed) {
+        return new ConflictException(
                 "the settings were changed meanwhile: you started from version " + changed.version(), get());
     }
 

@@ -2,7 +2,7 @@ package org.eskiz.server.plan;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
-import org.eskiz.server.assessment.ComparisonRequest;
+import org.eskiz.server.comparison.ComparisonRequest;
 import org.eskiz.server.problem.PlainText;
 
 /**

@@ -3,7 +3,7 @@ package org.eskiz.server.plan;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
-import org.eskiz.server.assessment.ComparisonResponse;
+import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.problem.OrNull;
 import tools.jackson.databind.JsonNode;
 

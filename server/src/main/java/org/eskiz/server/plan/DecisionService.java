@@ -10,15 +10,18 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.eskiz.server.assessment.ComparisonResponse;
-import org.eskiz.server.assessment.ComparisonService;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.comparison.ComparisonRequest;
+import org.eskiz.server.comparison.ComparisonResponse;
+import org.eskiz.server.comparison.ComparisonService;
+import org.eskiz.server.document.PlanDocument;
+import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.problem.ChangedMeanwhileException;
-import org.eskiz.server.problem.Faults;
+import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Service;
@@ -30,7 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 class DecisionService {
 
     private final PlanService plans;
-    private final PlanDocuments documents;
+    private final PlanDocumentReader documents;
     private final DecisionRepository decisions;
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
@@ -43,7 +46,7 @@ class DecisionService {
 
     DecisionService(
             PlanService plans,
-            PlanDocuments documents,
+            PlanDocumentReader documents,
             DecisionRepository decisions,
             ComparisonService comparisons,
             CatalogueService catalogues,
@@ -81,10 +84,10 @@ class DecisionService {
     /**
      * Keeps a choice; sent again, it answers what is kept.
      *
-     * @throws ChangedMeanwhileException when the plan was changed since it was looked at
+     * @throws ConflictException when the plan was changed since it was looked at
      */
     DecisionResponse decide(UUID planId, DecisionRequest request) {
-        Faults.in(request).refuse();
+        ValidationErrors.in(request).throwIfAny();
         return keptAlready(planId, request).orElseGet(() -> {
             // worked out without a connection, and kept only when the plan is still the one that was looked at
             PlanResponse plan = plans.get(planId);
@@ -108,7 +111,7 @@ class DecisionService {
 
     private static void requireVersion(DecisionRequest request, PlanResponse plan) {
         if (plan.version() != request.planVersion()) {
-            throw new ChangedMeanwhileException(
+            throw new ConflictException(
                     "the plan was changed meanwhile: you looked at version %d, it is at version %d now"
                             .formatted(request.planVersion(), plan.version()),
                     plan);
@@ -119,7 +122,7 @@ class DecisionService {
     DecisionResponse withdraw(UUID planId, UUID id) {
         plans.existing(planId);
         DecisionEntity decision =
-                decisions.findByIdAndPlanId(id, planId).orElseThrow(() -> new NotHereException("decision", id));
+                decisions.findByIdAndPlanId(id, planId).orElseThrow(() -> new NotFoundException("decision", id));
         DecisionWithdrawalEntity withdrawal = database.find(DecisionWithdrawalEntity.class, id);
         if (withdrawal == null) {
             withdrawal = new DecisionWithdrawalEntity(id, Instant.now(clock));
@@ -147,7 +150,7 @@ class DecisionService {
     }
 
     private ComparisonResponse.RowResponse row(PlanDocument document, String rowId) {
-        return comparisons.compare(document.comparison(catalogues.current())).rows().stream()
+        return comparisons.compare(ComparisonRequest.of(document, catalogues.current())).rows().stream()
                 .filter(r -> r.id().equals(rowId))
                 .findFirst()
                 .orElseThrow(() -> new InvalidRequestException("rowId", "there is no row \"" + rowId + "\""));
@@ -156,7 +159,7 @@ class DecisionService {
     /** Revisions of every cable of the catalogue that the figures rest on: the chosen one and those of the run. */
     private Set<UUID> revisions(PlanDocument document, ComparisonResponse.RowResponse row) {
         var catalogue = catalogues.current();
-        Set<String> keys = new HashSet<>(PlanDocuments.cableKeys(document));
+        Set<String> keys = new HashSet<>(PlanDocumentReader.cableKeys(document));
         keys.add(row.id());
         return keys.stream()
                 .flatMap(key -> catalogue.cableType(key).stream())

@@ -26,10 +26,10 @@ class PlanController {
 
     private final PlanService plans;
     private final DecisionService decisions;
-    private final PlanEffects effects;
+    private final PlanEffectService effects;
     private final Demo demo;
 
-    PlanController(PlanService plans, DecisionService decisions, PlanEffects effects, Demo demo) {
+    PlanController(PlanService plans, DecisionService decisions, PlanEffectService effects, Demo demo) {
         this.plans = plans;
         this.decisions = decisions;
         this.effects = effects;

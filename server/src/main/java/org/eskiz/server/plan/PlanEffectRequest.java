@@ -2,7 +2,7 @@ package org.eskiz.server.plan;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import org.eskiz.server.assessment.CableRequest;
+import org.eskiz.server.document.CableSpec;
 import org.eskiz.server.problem.PlainText;
 
 /**
@@ -15,4 +15,4 @@ record PlanEffectRequest(
         @NotNull(message = "must be given") @PlainText(max = 64)
         String key,
 
-        @NotNull(message = "must be given") @Valid CableRequest cable) {}
+        @NotNull(message = "must be given") @Valid CableSpec cable) {}

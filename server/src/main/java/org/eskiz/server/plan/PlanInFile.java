@@ -7,6 +7,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.problem.PlainText;
 import tools.jackson.databind.JsonNode;
 

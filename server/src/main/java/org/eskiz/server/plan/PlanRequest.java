@@ -3,6 +3,7 @@ package org.eskiz.server.plan;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.NotNull;
 import java.util.UUID;
+import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.problem.PlainText;
 import tools.jackson.databind.JsonNode;
 
@@ -14,7 +15,7 @@ import tools.jackson.databind.JsonNode;
  * @param site the place; plans of one place stay together
  * @param name what the operator calls it
  */
-record PlanRequest(
+public record PlanRequest(
         UUID id,
         Long version,
 

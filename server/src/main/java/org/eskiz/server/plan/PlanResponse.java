@@ -3,6 +3,7 @@ package org.eskiz.server.plan;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
+import org.eskiz.server.document.PlanDocument;
 import tools.jackson.databind.JsonNode;
 
 /** A plan as it is stored. */

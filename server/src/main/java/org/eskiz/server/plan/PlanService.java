@@ -10,10 +10,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.document.PlanDocument;
+import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.problem.ChangedMeanwhileException;
-import org.eskiz.server.problem.Faults;
-import org.eskiz.server.problem.NotHereException;
+import org.eskiz.server.problem.ConflictException;
+import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,7 +27,7 @@ class PlanService {
 
     private final PlanRepository plans;
     private final DecisionRepository decisions;
-    private final PlanDocuments documents;
+    private final PlanDocumentReader documents;
     private final PlanSketches sketches;
     private final CatalogueService catalogues;
     private final OperatorService operators;
@@ -37,7 +39,7 @@ class PlanService {
     PlanService(
             PlanRepository plans,
             DecisionRepository decisions,
-            PlanDocuments documents,
+            PlanDocumentReader documents,
             PlanSketches sketches,
             CatalogueService catalogues,
             OperatorService operators,
@@ -99,7 +101,7 @@ class PlanService {
     /**
      * Stores a new plan under the client's id. Sent again, the same create answers what is stored.
      *
-     * @throws ChangedMeanwhileException when the id belongs to a plan that says something else
+     * @throws ConflictException when the id belongs to a plan that says something else
      */
     PlanResponse create(PlanRequest request) {
         PlanDocument document = check(request);
@@ -115,7 +117,7 @@ class PlanService {
     /**
      * Saves over the version that the client started from.
      *
-     * @throws ChangedMeanwhileException when that is not the newest version any more
+     * @throws ConflictException when that is not the newest version any more
      */
     PlanResponse save(UUID id, PlanRequest request) {
         PlanDocument document = check(request);
@@ -143,24 +145,25 @@ class PlanService {
     PlanEntity existing(UUID id) {
         return Optional.of(existingOrDeleted(id))
                 .filter(p -> p.deletedAt == null)
-                .orElseThrow(() -> new NotHereException("plan", id));
+                .orElseThrow(() -> new NotFoundException("plan", id));
     }
 
     private PlanEntity existingOrDeleted(UUID id) {
-        return plans.findByIdAndOperatorId(id, operators.current()).orElseThrow(() -> new NotHereException("plan", id));
+        return plans.findByIdAndOperatorId(id, operators.current())
+                .orElseThrow(() -> new NotFoundException("plan", id));
     }
 
     private PlanDocument check(PlanRequest request) {
-        Faults faults = Faults.in(request);
-        PlanDocument document = request.document() == null ? null : documents.check(request.document(), faults);
-        faults.refuse();
+        ValidationErrors errors = ValidationErrors.in(request);
+        PlanDocument document = request.document() == null ? null : documents.check(request.document(), errors);
+        errors.throwIfAny();
         return document;
     }
 
     private Optional<PlanResponse> stored(PlanRequest request) {
         Optional<PlanResponse> stored = plans.findById(request.id()).map(this::response);
         stored.filter(plan -> !saysTheSame(plan, request)).ifPresent(other -> {
-            throw new ChangedMeanwhileException("a plan with the id " + request.id() + " is there already", other);
+            throw new ConflictException("a plan with the id " + request.id() + " is there already", other);
         });
         return stored;
     }
@@ -194,8 +197,8 @@ class PlanService {
         plan.site = request.site();
         plan.name = request.name();
         plan.document = json.writeValueAsString(request.document());
-        plan.uses = new HashSet<>(catalogues.typeIds(PlanDocuments.cableKeys(document)));
-        plan.pieces = new HashSet<>(PlanDocuments.pieces(document));
+        plan.uses = new HashSet<>(catalogues.typeIds(PlanDocumentReader.cableKeys(document)));
+        plan.pieces = new HashSet<>(PlanDocumentReader.pieces(document));
     }
 
     /** The flush counts the version up; the revision is kept under the new one. */
@@ -204,8 +207,8 @@ class PlanService {
         database.persist(PlanRevisionEntity.of(plan, plan.version));
     }
 
-    private static ChangedMeanwhileException changed(Long expected, PlanResponse current) {
-        return new ChangedMeanwhileException(
+    private static ConflictException changed(Long expected, PlanResponse current) {
+        return new ConflictException(
                 "the plan was changed meanwhile: you started from version %d, it is at version %d now"
                         .formatted(expected, current.version()),
                 current);

@@ -4,13 +4,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import org.eskiz.server.assessment.AssessmentRequest;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.assessment.AssessmentService;
-import org.eskiz.server.assessment.BandRequest;
-import org.eskiz.server.assessment.ElementRequest;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.document.BandSpec;
+import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.RunElement;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Component;
@@ -19,18 +20,18 @@ import org.springframework.stereotype.Component;
 @Component
 class PlanSketches {
 
-    private final PlanDocuments documents;
+    private final PlanDocumentReader documents;
     private final AssessmentService assessments;
     private final CatalogueService catalogues;
 
-    PlanSketches(PlanDocuments documents, AssessmentService assessments, CatalogueService catalogues) {
+    PlanSketches(PlanDocumentReader documents, AssessmentService assessments, CatalogueService catalogues) {
         this.documents = documents;
         this.assessments = assessments;
         this.catalogues = catalogues;
     }
 
     Optional<PlanSketch> of(PlanEntity plan) {
-        AssessmentRequest request = documents.readStored(plan.document).assessment();
+        AssessmentSpec request = documents.readStored(plan.document).assessment();
         if (request == null) {
             return Optional.empty();
         }
@@ -46,13 +47,13 @@ class PlanSketches {
         }
     }
 
-    private PlanSketch sketch(AssessmentRequest request, BandRequest band, BandResponse worst) {
+    private PlanSketch sketch(AssessmentSpec request, BandSpec band, BandResponse worst) {
         Double radioW = band.powerW() != null || request.radio() == null
                 ? band.powerW()
                 : request.radio().powerW();
-        Optional<ElementRequest.Line> chosen = request.run().stream()
-                .filter(e -> e instanceof ElementRequest.Line line && Boolean.TRUE.equals(line.candidate()))
-                .map(e -> (ElementRequest.Line) e)
+        Optional<RunElement.Line> chosen = request.run().stream()
+                .filter(e -> e instanceof RunElement.Line line && Boolean.TRUE.equals(line.candidate()))
+                .map(e -> (RunElement.Line) e)
                 .findFirst();
         return new PlanSketch(
                 band.name() == null ? band.frequencyMHz() + " MHz" : band.name(),
@@ -61,21 +62,21 @@ class PlanSketches {
                 radioW,
                 worst.powerAtAntennaW(),
                 chosen.map(this::cableName).orElse(null),
-                chosen.map(ElementRequest.Line::lengthM).orElse(null),
+                chosen.map(RunElement.Line::lengthM).orElse(null),
                 elements(request, worst));
     }
 
-    private String cableName(ElementRequest.Line line) {
+    private String cableName(RunElement.Line line) {
         Catalogue catalogue = catalogues.current();
         return line.typeIn(catalogue).map(t -> t.facts().name()).orElse(line.name());
     }
 
-    private static List<PlanSketch.SketchedElement> elements(AssessmentRequest request, BandResponse worst) {
+    private static List<PlanSketch.SketchedElement> elements(AssessmentSpec request, BandResponse worst) {
         List<PlanSketch.SketchedElement> elements = new ArrayList<>();
-        for (ElementRequest element : request.run()) {
+        for (RunElement element : request.run()) {
             double lossDb = worst.elements().get(elements.size()).lossDb();
             elements.add(
-                    element instanceof ElementRequest.Line line
+                    element instanceof RunElement.Line line
                             ? new PlanSketch.SketchedElement("LINE", line.lengthM(), lossDb)
                             : new PlanSketch.SketchedElement("JOINT", 0, lossDb));
         }

@@ -10,6 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.eskiz.server.document.PlanDocument;
+import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.ReferenceValidator;
 import org.eskiz.server.operator.OperatorService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -22,7 +25,7 @@ public class PlanTransfer {
 
     private final PlanService plans;
     private final PlanRepository repository;
-    private final PlanDocuments documents;
+    private final PlanDocumentReader documents;
     private final DecisionRepository decisions;
     private final OperatorService operators;
     private final EntityManager database;
@@ -31,7 +34,7 @@ public class PlanTransfer {
     PlanTransfer(
             PlanService plans,
             PlanRepository repository,
-            PlanDocuments documents,
+            PlanDocumentReader documents,
             DecisionRepository decisions,
             OperatorService operators,
             EntityManager database,
@@ -46,7 +49,7 @@ public class PlanTransfer {
     }
 
     /** What a plan refers to. */
-    public record References(Set<String> cableKeys, Set<UUID> pieces) {}
+    public record ReferenceValidator(Set<String> cableKeys, Set<UUID> pieces) {}
 
     /** Ids of every plan that is there. */
     @Transactional(readOnly = true)
@@ -73,9 +76,9 @@ public class PlanTransfer {
     }
 
     /** What a plan of a file refers to. */
-    public References references(PlanInFile plan) {
+    public ReferenceValidator references(PlanInFile plan) {
         PlanDocument document = documents.readStored(json.writeValueAsString(plan.document()));
-        return new References(PlanDocuments.cableKeys(document), PlanDocuments.pieces(document));
+        return new ReferenceValidator(PlanDocumentReader.cableKeys(document), PlanDocumentReader.pieces(document));
     }
 
     private PlanInFile inFile(PlanEntity plan) {

@@ -9,32 +9,32 @@ public final class InvalidRequestException extends RuntimeException {
 
     private static final long serialVersionUID = 1;
 
-    private final transient List<FieldFault> faults;
+    private final transient List<FieldError> errors;
 
     /** More of them nobody mends at once. */
     public static final int MOST_TOLD = 100;
 
-    public InvalidRequestException(List<FieldFault> faults) {
-        super(told(faults).stream().map(FieldFault::message).collect(Collectors.joining("; ")));
-        this.faults = told(faults);
+    public InvalidRequestException(List<FieldError> errors) {
+        super(told(errors).stream().map(FieldError::message).collect(Collectors.joining("; ")));
+        this.errors = told(errors);
     }
 
-    private static List<FieldFault> told(List<FieldFault> faults) {
-        if (faults.size() <= MOST_TOLD) {
-            return List.copyOf(faults);
+    private static List<FieldError> told(List<FieldError> errors) {
+        if (errors.size() <= MOST_TOLD) {
+            return List.copyOf(errors);
         }
-        int left = faults.size() - MOST_TOLD + 1;
+        int left = errors.size() - MOST_TOLD + 1;
         return Stream.concat(
-                        faults.stream().limit(MOST_TOLD - 1L),
-                        Stream.of(new FieldFault("", "and %d more are wrong in the same request".formatted(left))))
+                        errors.stream().limit(MOST_TOLD - 1L),
+                        Stream.of(new FieldError("", "and %d more are wrong in the same request".formatted(left))))
                 .toList();
     }
 
     public InvalidRequestException(String path, String message) {
-        this(List.of(new FieldFault(path, message)));
+        this(List.of(new FieldError(path, message)));
     }
 
-    public List<FieldFault> faults() {
-        return faults;
+    public List<FieldError> errors() {
+        return errors;
     }
 }

@@ -2,6 +2,7 @@ package org.eskiz.server.problem;
 
 import jakarta.persistence.EntityExistsException;
 import jakarta.persistence.OptimisticLockException;
+import java.io.IOException;
 import java.sql.SQLException;
 import java.util.List;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.http.converter.HttpMessageNotWritableException;
 import org.springframework.orm.jpa.JpaSystemException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
@@ -43,17 +45,17 @@ class ProblemAdvice {
 
     @ExceptionHandler(InvalidRequestException.class)
     ResponseEntity<ProblemDetail> invalid(InvalidRequestException e) {
-        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "The request cannot be", e.getMessage(), e.faults());
+        return problem(HttpStatus.UNPROCESSABLE_CONTENT, "The request cannot be", e.getMessage(), e.errors());
     }
 
-    @ExceptionHandler(NotHereException.class)
-    ResponseEntity<ProblemDetail> notHere(NotHereException e) {
+    @ExceptionHandler(NotFoundException.class)
+    ResponseEntity<ProblemDetail> notHere(NotFoundException e) {
         return problem(HttpStatus.NOT_FOUND, "Not here", e.getMessage(), List.of());
     }
 
     /** The current state travels with the conflict, so that both versions can be shown side by side. */
-    @ExceptionHandler(ChangedMeanwhileException.class)
-    ResponseEntity<ProblemDetail> changed(ChangedMeanwhileException e) {
+    @ExceptionHandler(ConflictException.class)
+    ResponseEntity<ProblemDetail> changed(ConflictException e) {
         var answer = problem(HttpStatus.CONFLICT, "Changed meanwhile", e.getMessage(), List.of());
         answer.getBody().setProperty("current", e.current());
         return answer;
@@ -80,7 +82,7 @@ class ProblemAdvice {
     /** Also for a part of a request that is read later, such as a plan's document. */
     @ExceptionHandler(JacksonException.class)
     ResponseEntity<ProblemDetail> unreadable(JacksonException e) {
-        var fault = new FieldFault(JsonPaths.of(e), whatIsUnreadable(e));
+        var fault = new FieldError(JsonPaths.of(e), whatIsUnreadable(e));
         String where = fault.path().isEmpty() ? "" : fault.path() + ": ";
         return problem(HttpStatus.BAD_REQUEST, "Unreadable", where + fault.message(), List.of(fault));
     }
@@ -97,8 +99,8 @@ class ProblemAdvice {
         return e instanceof MismatchedInputException ? JsonPaths.withoutJavaNames(original) : original;
     }
 
-    @ExceptionHandler(OutsideException.class)
-    ResponseEntity<ProblemDetail> outside(OutsideException e) {
+    @ExceptionHandler(UpstreamException.class)
+    ResponseEntity<ProblemDetail> outside(UpstreamException e) {
         var answer = problem(HttpStatus.BAD_GATEWAY, "Outside", e.getMessage(), List.of());
         e.code().ifPresent(code -> answer.getBody().setProperty("code", code));
         return answer;
@@ -117,6 +119,12 @@ class ProblemAdvice {
     @ExceptionHandler(ClientGoneException.class)
     ResponseEntity<ProblemDetail> gone(ClientGoneException e) {
         return problem(HttpStatus.SERVICE_UNAVAILABLE, "Gone", e.getMessage(), List.of());
+    }
+
+    /** Whoever hangs up in the middle of an answer is told nothing more, and is no fault of ours to be logged as one. */
+    @ExceptionHandler(HttpMessageNotWritableException.class)
+    ResponseEntity<ProblemDetail> notWritten(HttpMessageNotWritableException e) {
+        return e.getMostSpecificCause() instanceof IOException ? null : other(e);
     }
 
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
@@ -186,7 +194,7 @@ class ProblemAdvice {
     }
 
     private static ResponseEntity<ProblemDetail> problem(
-            HttpStatusCode status, String title, String detail, List<FieldFault> faults) {
+            HttpStatusCode status, String title, String detail, List<FieldError> faults) {
         ProblemDetail body = ProblemDetail.forStatusAndDetail(status, detail == null ? title : detail);
         body.setTitle(title);
         if (!faults.isEmpty()) {

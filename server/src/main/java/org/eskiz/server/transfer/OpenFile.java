@@ -3,8 +3,8 @@ package org.eskiz.server.transfer;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.eskiz.server.operator.Settings;
-import org.eskiz.server.problem.Faults;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.web.Client;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
@@ -132,7 +132,7 @@ final class OpenFile {
         if (part == null) {
             throw new InvalidRequestException(path, "must not be null");
         }
-        Faults.none().check(part, path).refuse();
+        ValidationErrors.none().check(part, path).throwIfAny();
         return part;
     }
 
@@ -156,7 +156,7 @@ final class OpenFile {
             }
         });
         Optional<Settings> settings = Optional.ofNullable(found[0]);
-        settings.ifPresent(s -> Faults.none().check(s, SETTINGS).refuse());
+        settings.ifPresent(s -> ValidationErrors.none().check(s, SETTINGS).throwIfAny());
         return settings;
     }
 

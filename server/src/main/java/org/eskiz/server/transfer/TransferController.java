@@ -33,12 +33,12 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "transfers")
 class TransferController {
 
-    private final TransferWriting writing;
-    private final Transfers transfers;
+    private final TransferWriter writing;
+    private final TransferService transfers;
     private final TransferUploads uploads;
     private final PlanTransfer plans;
 
-    TransferController(TransferWriting writing, Transfers transfers, TransferUploads uploads, PlanTransfer plans) {
+    TransferController(TransferWriter writing, TransferService transfers, TransferUploads uploads, PlanTransfer plans) {
         this.writing = writing;
         this.transfers = transfers;
         this.uploads = uploads;

@@ -6,7 +6,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import org.eskiz.server.RealServer;
-import org.eskiz.server.assessment.ElementRequest;
+import org.eskiz.server.document.PlanDocument;
+import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.RunElement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -15,17 +17,17 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class StoredDocumentsTest {
 
     @Test
-    void formOneIsRead(PlanDocuments documents) throws IOException {
+    void formOneIsRead(PlanDocumentReader documents) throws IOException {
         PlanDocument read = documents.readStored(sample("plan-document-1.json"));
         assertThat(read.schemaVersion()).isEqualTo(1);
         assertThat(read.assessment().run()).hasSize(5);
-        assertThat(read.assessment().run().get(1)).isInstanceOfSatisfying(ElementRequest.Line.class, line -> {
+        assertThat(read.assessment().run().get(1)).isInstanceOfSatisfying(RunElement.Line.class, line -> {
             assertThat(line.cableKey()).isEqualTo("rg-213");
             assertThat(line.candidate()).isTrue();
         });
         assertThat(read.assessment().bands().get(1).load().swrAtRadio()).isEqualTo(2.1);
         assertThat(read.candidates().get(0).cable().attenuation().points()).hasSize(2);
-        assertThat(PlanDocuments.cableKeys(read)).containsExactly("rg-213", "foam-7");
+        assertThat(PlanDocumentReader.cableKeys(read)).containsExactly("rg-213", "foam-7");
     }
 
     private static String sample(String name) throws IOException {

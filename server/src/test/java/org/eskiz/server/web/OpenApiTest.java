@@ -36,7 +36,7 @@ class OpenApiTest {
     void itTellsTheRanges(Api api) {
         JsonNode schemas =
                 api.get("/v3/api-docs").expect(200).json().get("components").get("schemas");
-        JsonNode frequency = schemas.get("BandRequest").get("properties").get("frequencyMHz");
+        JsonNode frequency = schemas.get("BandSpec").get("properties").get("frequencyMHz");
         assertThat(frequency.get("minimum").asDouble()).isEqualTo(0.1);
         assertThat(frequency.get("maximum").asDouble()).isEqualTo(30_000);
     }

@@ -1,0 +1,90 @@
+package org.eskiz.core.choice;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.eskiz.core.run.Matching;
+
+/**
+ * Whether neighbours in a run belong together: a balanced line goes with a coaxial one, or with a radio, only through a
+ * transformer or a balanced matching unit; a line of another impedance than the station's transforms the load.
+ *
+ * @param element index in the run of what does not belong
+ * @param problem what is the matter
+ * @param ohm its impedance
+ * @param stationOhm the impedance that stands there
+ */
+public record LineJunction(int element, Problem problem, double ohm, double stationOhm) {
+
+    /** What is the matter. */
+    public enum Problem {
+        /** Balanced line and coaxial line meet without a transformer. */
+        BALANCED_MEETS_COAX,
+        /** A balanced line at a radio whose matching unit must be a balanced one. */
+        NEEDS_BALANCED_UNIT,
+        /** A balanced line at a radio without any unit or transformer. */
+        BALANCED_INTO_RADIO,
+        /** The line's impedance is not the station's: it transforms the load, and reflects even into a matched one. */
+        OTHER_IMPEDANCE
+    }
+
+    /** One element as far as this matters. */
+    public sealed interface Part {
+
+        /** A length of line. */
+        record Line(boolean balanced, double impedanceOhm) implements Part {}
+
+        /** A transformer: it may also join a balanced line to a coaxial one. */
+        record Transformer(double impedanceRatio) implements Part {}
+
+        /** Whatever changes neither. */
+        record Other() implements Part {}
+    }
+
+    /** Nominal impedances this near to each other count as one. */
+    private static final double SAME_WITHIN = 0.1;
+
+    /**
+     * Everything that does not belong, from the radio on.
+     *
+     * @param parts the run
+     * @param radioOhm impedance that the radio is made for
+     * @param matching where the matching unit stands
+     */
+    public static List<LineJunction> problems(List<Part> parts, double radioOhm, Matching matching) {
+        List<LineJunction> problems = new ArrayList<>();
+        double stationOhm = radioOhm;
+        Part.Line before = null;
+        boolean isJoined = false;
+        for (int i = 0; i < parts.size(); i++) {
+            if (parts.get(i) instanceof Part.Transformer t) {
+                stationOhm *= t.impedanceRatio();
+                isJoined = true;
+            } else if (parts.get(i) instanceof Part.Line line) {
+                if (!isJoined) {
+                    addMeeting(problems, i, before, line, stationOhm, matching);
+                }
+                if (!line.balanced() && Math.abs(line.impedanceOhm() - stationOhm) > SAME_WITHIN * stationOhm) {
+                    problems.add(new LineJunction(i, Problem.OTHER_IMPEDANCE, line.impedanceOhm(), stationOhm));
+                }
+                before = line;
+                isJoined = false;
+            }
+        }
+        return problems;
+    }
+
+    private static void addMeeting(
+            List<LineJunction> problems,
+            int element,
+            Part.Line before,
+            Part.Line line,
+            double stationOhm,
+            Matching matching) {
+        if (before == null && line.balanced()) {
+            Problem problem = matching == Matching.AT_RADIO ? Problem.NEEDS_BALANCED_UNIT : Problem.BALANCED_INTO_RADIO;
+            problems.add(new LineJunction(element, problem, line.impedanceOhm(), stationOhm));
+        } else if (before != null && before.balanced() != line.balanced()) {
+            problems.add(new LineJunction(element, Problem.BALANCED_MEETS_COAX, line.impedanceOhm(), stationOhm));
+        }
+    }
+}

@@ -1,0 +1,282 @@
+package org.eskiz.core.choice;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.Mechanics;
+import org.eskiz.core.cable.Ratings;
+import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Run;
+
+/**
+ * A run, and the sections of it that the chosen cable will fill.
+ *
+ * @param run as it is now
+ * @param sections indices of its replaceable lines, at least one, in order
+ * @param known what else is known of its elements, one each; empty where nothing is
+ * @param socketsFit whether the run begins and ends in what the sockets of radio and antenna take; empty where nobody has said
+ * @param mastM how much of it hangs on the mast, counted from the antenna, m; empty where nobody has said
+ */
+public record ReplaceableRun(
+        Run run, List<Integer> sections, List<Known> known, Optional<Boolean> socketsFit, OptionalDouble mastM) {
+
+    public ReplaceableRun {
+        sections = List.copyOf(sections);
+        known = known.isEmpty() ? Collections.nCopies(run.elements().size(), Known.UNKNOWN) : List.copyOf(known);
+        if (sections.isEmpty()) {
+            throw new IllegalArgumentException("a comparison needs at least one LINE marked as candidate, not 0");
+        }
+    }
+
+    /** A place of which no more is known than its run. */
+    public ReplaceableRun(Run run, List<Integer> sections) {
+        this(run, sections, List.of(), Optional.empty(), OptionalDouble.empty());
+    }
+
+    /**
+     * What is known of an element besides what it loses.
+     *
+     * @param ratings what it bears
+     * @param tolerance how far the attenuation of a line may be off what is said of it, as a fraction
+     * @param connector what a joint is made up with; empty where it has no known connector
+     */
+    public record Known(Ratings ratings, double tolerance, Optional<Connector> connector) {
+
+        public static final Known UNKNOWN = new Known(Ratings.UNKNOWN, 0, Optional.empty());
+    }
+
+    /**
+     * A connector.
+     *
+     * @param price empty where not known
+     * @param fitsLeastMm least outer diameter of a cable it fits; empty for any
+     * @param fitsMostMm the greatest
+     */
+    public record Connector(Optional<Money> price, OptionalDouble fitsLeastMm, OptionalDouble fitsMostMm) {
+
+        Optional<Boolean> fits(Mechanics cable) {
+            if (fitsLeastMm.isEmpty() && fitsMostMm.isEmpty()) {
+                return Optional.of(true);
+            }
+            OptionalDouble across = cable.outerDiameterMm();
+            return across.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(across.getAsDouble() >= fitsLeastMm.orElse(0)
+                            && across.getAsDouble() <= fitsMostMm.orElse(Double.POSITIVE_INFINITY));
+        }
+    }
+
+    /** Length of the sections together, m. */
+    public double lengthM() {
+        return sections.stream().mapToDouble(this::lengthM).sum();
+    }
+
+    private double lengthM(int element) {
+        return ((Element.Line) run.elements().get(element)).lengthM();
+    }
+
+    /** The impedance that stands where the first section begins: the radio's, changed by transformers before it. */
+    double nominalOhm(double radioOhm) {
+        double ohm = radioOhm;
+        for (Element e : run.elements().subList(0, sections.get(0))) {
+            ohm *= e instanceof Element.Transformer t ? t.impedanceRatio() : 1;
+        }
+        return ohm;
+    }
+
+    /** One cable for all of its sections. */
+    List<Candidate> everywhere(Candidate candidate) {
+        return Collections.nCopies(sections.size(), candidate);
+    }
+
+    Run filledWith(List<Candidate> filling) {
+        return filledWith(filling, lengthM());
+    }
+
+    /** The sections together of another length, each with its share. */
+    Run filledWith(List<Candidate> filling, double lengthM) {
+        double now = lengthM();
+        List<Element> elements = new ArrayList<>(run.elements());
+        for (int i = 0; i < sections.size(); i++) {
+            double share = now == 0 ? 1.0 / sections.size() : lengthM(sections.get(i)) / now;
+            elements.set(sections.get(i), new Element.Line(filling.get(i).cable(), share * lengthM));
+        }
+        return new Run(elements);
+    }
+
+    /** The same place with its sections together of another length. */
+    ReplaceableRun ofLength(double lengthM) {
+        List<Candidate> present = sections.stream()
+                .map(i -> new Candidate("", ((Element.Line) run.elements().get(i)).cable()))
+                .toList();
+        return new ReplaceableRun(filledWith(present, lengthM), sections, known, socketsFit, mastM);
+    }
+
+    /**
+     * Every line at one end of its tolerance.
+     *
+     * @param sign +1 where all lose more than is said of them, −1 where all lose less
+     */
+    Run atTolerance(List<Candidate> filling, int sign) {
+        List<Element> elements = new ArrayList<>(filledWith(filling).elements());
+        for (int i = 0; i < elements.size(); i++) {
+            if (elements.get(i) instanceof Element.Line line) {
+                Cable off = line.cable().withAttenuationScaledBy(1 + sign * tolerance(filling, i));
+                elements.set(i, new Element.Line(off, line.lengthM()));
+            }
+        }
+        return new Run(elements);
+    }
+
+    /** Whether any line may be off what is said of it. */
+    boolean hasTolerance(List<Candidate> filling) {
+        return filling.stream().anyMatch(c -> c.tolerance() > 0)
+                || known.stream().anyMatch(s -> s.tolerance() > 0);
+    }
+
+    private double tolerance(List<Candidate> filling, int element) {
+        int section = sections.indexOf(element);
+        return section >= 0
+                ? filling.get(section).tolerance()
+                : known.get(element).tolerance();
+    }
+
+    /** What each element bears. */
+    List<Ratings> ratings(List<Candidate> filling) {
+        List<Ratings> ratings =
+                new ArrayList<>(known.stream().map(Known::ratings).toList());
+        for (int i = 0; i < sections.size(); i++) {
+            ratings.set(sections.get(i), filling.get(i).ratings());
+        }
+        return ratings;
+    }
+
+    /** What is on offer with a filling. */
+    Quotation offer(List<Candidate> filling, Purchase purchase, double radioOhm) {
+        double nominalOhm = nominalOhm(radioOhm);
+        Suitability worst = filling.stream()
+                .map(c -> Suitability.of(c, nominalOhm))
+                .max(Suitability::compareTo)
+                .orElseThrow();
+        Optional<Money> cost = cost(filling, purchase);
+        return new Quotation(
+                filling,
+                worst,
+                cost,
+                cost.filter(c -> purchase.budgetIn().map(c.currency()::equals).orElse(true)),
+                times(purchase.times(), massKg(filling, Double.POSITIVE_INFINITY)),
+                mastM.isEmpty() ? mastM : times(purchase.times(), massKg(filling, mastM.getAsDouble())),
+                connectorsFit(filling));
+    }
+
+    private static OptionalDouble times(int times, OptionalDouble massKg) {
+        return massKg.isEmpty() ? massKg : OptionalDouble.of(times * massKg.getAsDouble());
+    }
+
+    private Optional<Money> cost(List<Candidate> filling, Purchase purchase) {
+        return toBuy(filling, purchase).stream()
+                .map(Bought::amount)
+                .reduce(Costs::sum)
+                .orElseThrow();
+    }
+
+    /**
+     * Something to be bought.
+     *
+     * @param cable a cable; empty for an end
+     * @param end index of the joint that an end is for; empty for a cable
+     * @param needed of a cable m, of an end pieces
+     * @param bought likewise; of a cable more, where it is sold in whole lengths
+     * @param amount what that costs; empty where not known
+     */
+    public record Bought(
+            Optional<Candidate> cable, OptionalInt end, double needed, double bought, Optional<Money> amount) {}
+
+    /** Everything that has to be bought for a filling, each cable once; the cost of a row is the sum of it. */
+    public List<Bought> toBuy(List<Candidate> filling, Purchase purchase) {
+        List<Bought> all = new ArrayList<>();
+        for (Candidate cable : new LinkedHashSet<>(filling)) {
+            double needed = purchase.times() * lengthOf(cable, filling);
+            all.add(new Bought(
+                    Optional.of(cable), OptionalInt.empty(), needed, cable.boughtM(needed), cable.cost(needed)));
+        }
+        for (int end : ends()) {
+            known.get(end).connector().ifPresent(c -> {
+                Optional<Money> price = purchase.readyMadeEnd().or(c::price);
+                all.add(new Bought(
+                        Optional.empty(),
+                        OptionalInt.of(end),
+                        purchase.times(),
+                        purchase.times(),
+                        price.map(p -> p.times(purchase.times()))));
+            });
+        }
+        return all;
+    }
+
+    /** A reel may serve several sections, and several runs. */
+    private double lengthOf(Candidate cable, List<Candidate> filling) {
+        return IntStream.range(0, sections.size())
+                .filter(i -> filling.get(i).equals(cable))
+                .mapToDouble(i -> lengthM(sections.get(i)))
+                .sum();
+    }
+
+    /** Mass of so many metres of the run, counted from the antenna, as far as they lie in its sections. */
+    private OptionalDouble massKg(List<Candidate> filling, double fromAntennaM) {
+        double left = fromAntennaM;
+        double kg = 0;
+        for (int i = run.elements().size() - 1; i >= 0; i--) {
+            if (run.elements().get(i) instanceof Element.Line line) {
+                double hanging = Math.min(left, line.lengthM());
+                left -= hanging;
+                int section = sections.indexOf(i);
+                if (section >= 0) {
+                    OptionalDouble mass = filling.get(section).mechanics().massGPerM();
+                    if (mass.isEmpty()) {
+                        return mass;
+                    }
+                    kg += mass.getAsDouble() * hanging / 1000;
+                }
+            }
+        }
+        return OptionalDouble.of(kg);
+    }
+
+    private Optional<Boolean> connectorsFit(List<Candidate> filling) {
+        if (socketsFit.isPresent() && !socketsFit.get()) {
+            return socketsFit;
+        }
+        boolean isKnown = true;
+        for (int end : ends()) {
+            for (int i = 0; i < sections.size(); i++) {
+                Optional<Connector> connector = known.get(end).connector();
+                if (Math.abs(sections.get(i) - end) == 1 && connector.isPresent()) {
+                    Optional<Boolean> fits = connector.get().fits(filling.get(i).mechanics());
+                    if (fits.isPresent() && !fits.get()) {
+                        return fits;
+                    }
+                    isKnown &= fits.isPresent();
+                }
+            }
+        }
+        return isKnown ? Optional.of(true) : Optional.empty();
+    }
+
+    /** The elements that touch a section. */
+    private List<Integer> ends() {
+        List<Integer> ends = new ArrayList<>();
+        for (int i = 0; i < run.elements().size(); i++) {
+            if (!sections.contains(i) && (sections.contains(i - 1) || sections.contains(i + 1))) {
+                ends.add(i);
+            }
+        }
+        return ends;
+    }
+}

@@ -1,0 +1,121 @@
+package org.eskiz.core.run;
+
+import java.util.List;
+
+/** Every angle of the load solved whole: what enters the run, what leaves it, what the radio sees. */
+final class LoadAngles {
+
+    private final double[] entering;
+    private double efficiencySum;
+    private double acceptedSum;
+    private double deliveredSum;
+    private double reflectionSum;
+    private double leastDelivered = Double.POSITIVE_INFINITY;
+    private double leastEfficiency = Double.POSITIVE_INFINITY;
+    private double greatestEfficiency = Double.NEGATIVE_INFINITY;
+
+    private LoadAngles(int count) {
+        entering = new double[count];
+    }
+
+    /**
+     * Solves them all. Written out in plain numbers: this is the innermost loop of every ledger, gone through some twenty
+     * thousand times for one, and objects for complex numbers take most of its time.
+     */
+    static LoadAngles solve(TwoPort whole, List<PortState> atAntenna, Radio radio) {
+        return solve(
+                whole,
+                atAntenna,
+                atAntenna.stream().mapToDouble(PortState::power).toArray(),
+                radio);
+    }
+
+    /**
+     * The same for the part of a run that ends before the antenna.
+     *
+     * @param whole that part
+     * @param behind the states at its end
+     * @param leaving power that the antenna gets in each of them
+     */
+    static LoadAngles solve(TwoPort whole, List<PortState> behind, double[] leaving, Radio radio) {
+        double ar = whole.a().real();
+        double ai = whole.a().imag();
+        double br = whole.b().real();
+        double bi = whole.b().imag();
+        double cr = whole.c().real();
+        double ci = whole.c().imag();
+        double dr = whole.d().real();
+        double di = whole.d().imag();
+        LoadAngles angles = new LoadAngles(behind.size());
+        for (int k = 0; k < leaving.length; k++) {
+            PortState end = behind.get(k);
+            double vr = end.voltage().real();
+            double vi = end.voltage().imag();
+            double ir = end.current().real();
+            double ii = end.current().imag();
+            double radioVr = ar * vr - ai * vi + br * ir - bi * ii;
+            double radioVi = ar * vi + ai * vr + br * ii + bi * ir;
+            double radioIr = cr * vr - ci * vi + dr * ir - di * ii;
+            double radioIi = cr * vi + ci * vr + dr * ii + di * ir;
+            angles.add(k, radio, leaving[k], radioVr, radioVi, radioIr, radioIi);
+        }
+        return angles;
+    }
+
+    private void add(int k, Radio radio, double leaving, double vr, double vi, double ir, double ii) {
+        double ohm = radio.impedanceOhm();
+        double power = vr * ir + vi * ii;
+        double forward = square(vr + ohm * ir) + square(vi + ohm * ii);
+        double backward = square(vr - ohm * ir) + square(vi - ohm * ii);
+        double efficiency = leaving / power;
+        double reflection = Math.sqrt(backward / forward);
+        boolean tuned = radio.matching() == Matching.AT_RADIO;
+        // 1 − |ρ|², written so that nothing cancels when |ρ| is near 1
+        double accepted = tuned ? 1 : 4 * ohm * power / forward;
+        double foldback = tuned ? 1 : radio.foldbackFraction(reflection);
+
+        entering[k] = accepted * foldback;
+        efficiencySum += efficiency;
+        acceptedSum += efficiency * accepted;
+        deliveredSum += efficiency * accepted * foldback;
+        reflectionSum += reflection;
+        leastDelivered = Math.min(leastDelivered, efficiency * accepted * foldback);
+        leastEfficiency = Math.min(leastEfficiency, efficiency);
+        greatestEfficiency = Math.max(greatestEfficiency, efficiency);
+    }
+
+    private static double square(double x) {
+        return x * x;
+    }
+
+    /** Fraction of the radio's power that enters the run at one angle. */
+    double enteringFraction(int k) {
+        return entering[k];
+    }
+
+    double meanEfficiency() {
+        return efficiencySum / entering.length;
+    }
+
+    /** Mean of efficiency times what the run accepts, as if the radio never held back. */
+    double meanAccepted() {
+        return acceptedSum / entering.length;
+    }
+
+    /** Mean of efficiency times what really enters. */
+    double meanDelivered() {
+        return deliveredSum / entering.length;
+    }
+
+    double leastDelivered() {
+        return leastDelivered;
+    }
+
+    double meanReflectionAtRadio() {
+        return reflectionSum / entering.length;
+    }
+
+    RunAssessment.EfficiencyRange efficiencyRange() {
+        return new RunAssessment.EfficiencyRange(leastEfficiency, greatestEfficiency);
+    }
+}

@@ -1,0 +1,224 @@
+package org.eskiz.server.comparison;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.math.BigDecimal;
+import java.util.Collections;
+import java.util.Currency;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.eskiz.core.cable.Mechanics;
+import org.eskiz.core.choice.Candidate;
+import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Row;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.Flexing;
+import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.document.CableSpec;
+import org.eskiz.server.document.CandidateSpec;
+import org.eskiz.server.document.DocumentMapper;
+import org.eskiz.server.document.RatingsMapper;
+import org.eskiz.server.document.RunElement;
+import org.eskiz.server.document.ToleranceSpec;
+
+/** The candidates of a request, each once, and where they go. */
+final class CandidateMapper {
+
+    /** Id of the row of a present cable that is written out and is no candidate itself. */
+    private static final String PRESENT = "present";
+
+    private final ComparisonRequest request;
+    private final Catalogue catalogue;
+
+    private final Map<String, Entry> entries = new LinkedHashMap<>();
+    private final List<Integer> sections;
+    private final ToleranceSpec tolerance;
+    private List<String> present;
+
+    private CandidateMapper(ComparisonRequest request, Catalogue catalogue) {
+        this.request = request;
+        this.catalogue = catalogue;
+
+        this.tolerance = requireNonNullElse(request.tolerance(), ToleranceSpec.USUAL);
+        this.sections = IntStream.range(0, request.run().size())
+                .filter(i -> ComparisonValidator.isCandidateLine(request.run().get(i)))
+                .boxed()
+                .toList();
+    }
+
+    static CandidateMapper of(ComparisonRequest request, Catalogue catalogue) {
+        var candidates = new CandidateMapper(request, catalogue);
+        candidates.addAsked();
+        candidates.addPresent();
+        return candidates;
+    }
+
+    List<Candidate> all() {
+        return entries.values().stream().map(Entry::candidate).toList();
+    }
+
+    List<Integer> sections() {
+        return sections;
+    }
+
+    Entry entry(String id) {
+        return entries.get(id);
+    }
+
+    /** What stands in the sections now, one cable each. */
+    List<Candidate> present() {
+        return present.stream().map(id -> entries.get(id).candidate()).toList();
+    }
+
+    /** Every way to fill the sections that is a row: each cable throughout, and what stands there now. */
+    List<List<Candidate>> fillings() {
+        Stream<List<Candidate>> throughout = all().stream().map(c -> Collections.nCopies(sections.size(), c));
+        return Stream.concat(throughout, Stream.of(present())).distinct().toList();
+    }
+
+    /** The cables of a row; empty where there is no such row. */
+    Optional<List<Candidate>> filling(String rowId) {
+        return fillings().stream().filter(f -> Row.id(f).equals(rowId)).findFirst();
+    }
+
+    /** What a row is called: its cables, each once. */
+    String name(List<Candidate> filling) {
+        return filling.stream().map(c -> entries.get(c.id()).name()).distinct().collect(Collectors.joining(" + "));
+    }
+
+    private void addAsked() {
+        if (request.candidates() == null || request.candidates().isEmpty()) {
+            catalogue.offered().forEach(this::add);
+            return;
+        }
+        for (CandidateSpec asked : request.candidates()) {
+            if (asked.cableKey() != null) {
+                add(catalogue.cableType(asked.cableKey()).orElseThrow());
+            } else {
+                add(asked.id(), asked.name(), asked.cable(), asked.price());
+            }
+        }
+    }
+
+    /** What is in the run now may be chosen too. */
+    private void addPresent() {
+        present = sections.stream()
+                .map(i -> presentRow((RunElement.Line) request.run().get(i)))
+                .toList();
+    }
+
+    private String presentRow(RunElement.Line line) {
+        if (line.cableKey() != null) {
+            add(catalogue.cableType(line.cableKey()).orElseThrow());
+            return line.cableKey();
+        }
+        if (line.pieceId() != null) {
+            return addPiece(line.pieceId());
+        }
+        return entries.values().stream()
+                .filter(e -> line.cable().equals(e.written()))
+                .map(e -> e.candidate().id())
+                .findFirst()
+                .orElseGet(() -> {
+                    String id = line.id() == null || entries.containsKey(line.id()) ? PRESENT : line.id();
+                    add(id, line.name(), line.cable(), null);
+                    return id;
+                });
+    }
+
+    private void add(CableType type) {
+        entries.putIfAbsent(
+                type.key(),
+                new Entry(candidate(type), type.facts().name(), type.key(), null, null, hasSamplePrice(type)));
+    }
+
+    private String addPiece(UUID piece) {
+        CableType cable = catalogue.piece(piece).orElseThrow().cable();
+        entries.putIfAbsent(
+                cable.key(), new Entry(candidate(cable), cable.facts().name(), null, piece, null, false));
+        return cable.key();
+    }
+
+    private static boolean hasSamplePrice(CableType type) {
+        return type.facts().price() != null && type.facts().price().sample();
+    }
+
+    private Candidate candidate(CableType type) {
+        CableType.Facts facts = type.facts();
+        return new Candidate(
+                type.key(),
+                type.fittedCable(),
+                facts.balanced(),
+                price(facts.price()),
+                facts.price() == null
+                        ? OptionalDouble.empty()
+                        : optional(facts.price().soldInM()),
+                mechanics(facts.mechanics()),
+                RatingsMapper.typical(facts),
+                tolerance.of(facts.provenance()));
+    }
+
+    private void add(String id, String name, CableSpec cable, CandidateSpec.PriceRequest price) {
+        var candidate = new Candidate(
+                id,
+                DocumentMapper.cable(cable),
+                false,
+                price(price),
+                OptionalDouble.empty(),
+                Mechanics.UNKNOWN,
+                RatingsMapper.written(cable.ratings()),
+                tolerance.of(Provenance.SHEET));
+        entries.put(id, new Entry(candidate, name == null ? id : name, null, null, cable, false));
+    }
+
+    private static Mechanics mechanics(CableType.Mechanics m) {
+        return new Mechanics(
+                optional(m.outerDiameterMm()),
+                optional(m.massGPerM()),
+                optional(m.bendRadiusOnceMm()),
+                optional(m.bendRadiusRepeatedMm()),
+                optional(m.minInstallC()),
+                Optional.ofNullable(m.sunResistant()),
+                Optional.ofNullable(m.keepsWaterOut()),
+                Optional.ofNullable(m.directBurial()),
+                Optional.ofNullable(m.flexing()).map(f -> f == Flexing.REPEATED));
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    private static Optional<Money> price(CableType.Price price) {
+        return Optional.ofNullable(price).map(p -> new Money(p.perM(), Currency.getInstance(p.currency())));
+    }
+
+    private static Optional<Money> price(CandidateSpec.PriceRequest price) {
+        return Optional.ofNullable(price)
+                .map(p -> new Money(BigDecimal.valueOf(p.perM()), Currency.getInstance(p.currency())));
+    }
+
+    /**
+     * A candidate and what the screen calls it.
+     *
+     * @param cableKey its key; null for one that is not of the catalogue
+     * @param pieceId of the locker; null for one that is not
+     * @param written as the request has it; null for one of the catalogue or the locker
+     * @param samplePrice whether its price is a sample
+     */
+    record Entry(
+            Candidate candidate, String name, String cableKey, UUID pieceId, CableSpec written, boolean samplePrice) {
+
+        /** As it stands in a section in place of what is there. */
+        RunElement.Line inPlaceOf(RunElement.Line line) {
+            return new RunElement.Line(line.id(), name, cableKey, pieceId, written, line.lengthM(), true);
+        }
+    }
+}

@@ -1,0 +1,61 @@
+package org.eskiz.server.comparison;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import org.eskiz.server.web.Computation;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+@RestController
+@RequestMapping(path = "/api", consumes = MediaType.APPLICATION_JSON_VALUE)
+@Tag(name = "assessment")
+class ComparisonController {
+
+    private final ComparisonService comparisons;
+
+    ComparisonController(ComparisonService comparisons) {
+        this.comparisons = comparisons;
+    }
+
+    @Computation
+    @PostMapping("/sweeps")
+    @Operation(
+            operationId = "sweep",
+            summary = "Candidates over frequency, or over the length of what is up for choice")
+    SweepResponse sweep(@RequestBody SweepRequest request) {
+        return comparisons.sweep(request);
+    }
+
+    @Computation
+    @PostMapping("/comparisons")
+    @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
+    ComparisonResponse compare(@RequestBody ComparisonRequest request) {
+        return comparisons.compare(request);
+    }
+
+    @Computation
+    @PostMapping("/run-sheets")
+    @Operation(
+            operationId = "runSheet",
+            summary = "What is needed to build a row: to buy, to cut, to expect; stores nothing")
+    RunSheetResponse runSheet(@RequestBody RunSheetRequest request) {
+        return comparisons.runSheet(request);
+    }
+
+    @Computation
+    @PostMapping("/comparisons/changes")
+    @Operation(operationId = "changes", summary = "What would change the answer of a comparison")
+    ChangesResponse changes(@RequestBody ChangesRequest request) {
+        return comparisons.changes(request);
+    }
+
+    @Computation
+    @PostMapping("/mixes")
+    @Operation(operationId = "mix", summary = "The best mixes of cables found within a second")
+    MixesResponse mixes(@RequestBody MixesRequest request) {
+        return comparisons.mixes(request);
+    }
+}

@@ -1,0 +1,193 @@
+package org.eskiz.server.comparison;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.core.choice.Reach;
+import org.eskiz.core.choice.Suitability;
+import org.eskiz.core.choice.Verdict;
+import org.eskiz.server.assessment.AssessmentResponse;
+import org.eskiz.server.assessment.ProfileResponse;
+import org.eskiz.server.document.RequirementSpec;
+import org.eskiz.server.problem.OrNull;
+
+/**
+ * The ledger.
+ *
+ * @param presentRowId the row of what is in the run now
+ * @param rows in order of preference
+ * @param relaxations what to ask less of, where nothing gets through
+ * @param ladder of value, where it was asked for
+ * @param details the cells asked for, with their elements
+ */
+public record ComparisonResponse(
+        String presentRowId,
+        List<RowResponse> rows,
+        List<RelaxationResponse> relaxations,
+        @OrNull LadderResponse ladder,
+        List<DetailResponse> details) {
+
+    /**
+     * One cable in the place of the candidate lines.
+     *
+     * @param reasons the worst first; empty for a pass
+     * @param leastSpareDb how much more loss would do on the tightest band; null where nothing is asked
+     * @param reach one a band; empty where it was not asked for, or nothing is asked that loss could miss
+     * @param reachOfRun how far it goes before cost or mass miss what is asked of them; null where it was not asked for,
+     *     nothing is asked of them, or they are not known
+     * @param cost null where a price is missing or currencies differ
+     */
+    public record RowResponse(
+            String id,
+            String name,
+            List<AssignmentResponse> assignment,
+            Suitability suitability,
+            Verdict verdict,
+            List<ReasonResponse> reasons,
+            @OrNull Double leastSpareDb,
+            @OrNull CostResponse cost,
+            @OrNull MassResponse mass,
+            List<CellResponse> cells,
+            List<ReachResponse> reach,
+            @OrNull ReachResponse reachOfRun) {}
+
+    /**
+     * What to ask less of so that a cable gets through.
+     *
+     * @param rowId the cable
+     */
+    public record RelaxationResponse(String rowId, String name, List<EasedResponse> eased) {}
+
+    /**
+     * One requirement eased.
+     *
+     * @param requirement its position in the request
+     * @param to the number that would do; null for a plain yes, to be given up
+     */
+    public record EasedResponse(
+            int requirement,
+            RequirementSpec.Kind kind,
+            @OrNull Double asked,
+            @OrNull Double to) {}
+
+    /**
+     * Where more money stops paying, on one band.
+     *
+     * @param currency of all its costs; null where no cost is known
+     * @param points every row of known cost
+     * @param steps the lower hull of cost against loss, the cheapest first
+     * @param knee position of the last step that costs no more per dB than it is worth to the operator
+     */
+    public record LadderResponse(
+            int band,
+            @OrNull String currency,
+            List<ValuePointResponse> points,
+            List<LadderStepResponse> steps,
+            int knee) {}
+
+    /** A row as it stands between cost and loss. */
+    public record ValuePointResponse(
+            String rowId,
+            String name,
+            double cost,
+            double totalLossDb,
+            @OrNull Double costPerDeliveredW) {}
+
+    /** One step up; the first has no cost of its own. */
+    public record LadderStepResponse(
+            String rowId, @OrNull Double costPerDb, @OrNull Double costPerW) {}
+
+    /**
+     * How far a cable would go on a band and still meet what is asked.
+     *
+     * @param lengthM of the candidate lines together; 0 where not even none would do, the farthest looked at where all would
+     *     or nothing is asked
+     */
+    public record ReachResponse(Reach.Kind kind, double lengthM) {}
+
+    /** What stands in one of the candidate lines. */
+    public record AssignmentResponse(
+            @Schema(description = "null when the request gave none") @OrNull
+            String elementId,
+
+            int element,
+            SourceResponse source,
+            double lengthM) {}
+
+    /** Where a cable comes from: a key of the catalogue, a piece of the locker, or the client's own id. */
+    public record SourceResponse(
+            @OrNull String cableKey,
+            @OrNull UUID pieceId,
+            @OrNull String candidateId) {}
+
+    public record CostResponse(
+            BigDecimal amount,
+            String currency,
+
+            @Schema(description = "whether any price in it is a sample")
+            boolean sample) {}
+
+    public record MassResponse(double totalKg) {}
+
+    /**
+     * One band in short.
+     *
+     * @param totalLossDb null when the run loses more than can be assessed
+     * @param powerAtAntennaW null for a receiver or when nothing can be assessed
+     * @param worstAngleLossDb total loss at the worst angle of the load; equal to the total where the angle is known
+     */
+    public record CellResponse(
+            @OrNull String bandId,
+            @OrNull Double totalLossDb,
+            @OrNull Double powerAtAntennaW,
+            @OrNull Double worstAngleLossDb,
+            @OrNull Double swrAtRadio,
+            Verdict verdict) {}
+
+    /**
+     * Why a row is not a plain pass.
+     *
+     * @param code {@code MISSED}, {@code LITTLE_TO_SPARE} and so on
+     * @param band position of the band in the request; null for the run as a whole
+     * @param requirement position of the requirement in the request; null where none is concerned
+     */
+    public record ReasonResponse(
+            String code,
+            Verdict verdict,
+            @OrNull Integer band,
+            @OrNull Integer requirement,
+            @OrNull String bandId,
+            ReasonValuesResponse values,
+            String text) {}
+
+    /**
+     * The numbers of a reason, in the unit of the requirement's kind; money in a currency.
+     *
+     * @param kind null where no requirement is concerned
+     * @param asked null likewise, and for a plain yes
+     * @param reached null for a plain no, and for what is not known; else what stands against it; matched loss in dB where too much is lost, frequency in MHz where a figure
+     *     is extrapolated
+     */
+    public record ReasonValuesResponse(
+            @OrNull RequirementSpec.Kind kind,
+            @OrNull Double asked,
+            @OrNull Double reached,
+            @OrNull String currency) {}
+
+    /**
+     * A cell with its elements.
+     *
+     * @param atTolerance total loss at both ends of what the cables may be off; null where nothing is to be assessed
+     * @param profile what happens along the run, where it was asked for and anything is sent
+     */
+    public record DetailResponse(
+            String rowId,
+            int band,
+            AssessmentResponse.BandResponse assessment,
+            @OrNull LossRangeResponse atTolerance,
+            @OrNull ProfileResponse profile) {}
+
+    /** Total loss when every line loses as little or as much as its tolerance allows. */
+    public record LossRangeResponse(double leastDb, double mostDb) {}
+}

@@ -1,0 +1,246 @@
+package org.eskiz.server.comparison;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.eskiz.core.choice.Candidate;
+import org.eskiz.core.choice.Changes;
+import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Mixes;
+import org.eskiz.core.choice.Preference;
+import org.eskiz.core.choice.Row;
+import org.eskiz.core.run.ImpossibleReadingException;
+import org.eskiz.core.run.ReadingSaysNothingException;
+import org.eskiz.core.run.RunTooLossyException;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.document.DocumentMapper;
+import org.eskiz.server.document.DocumentValidator;
+import org.eskiz.server.document.WorkEstimate;
+import org.eskiz.server.problem.ValidationErrors;
+import org.eskiz.server.web.Client;
+import org.springframework.stereotype.Service;
+
+/** Puts candidates into a run and answers the ledger; stores nothing. */
+@Service
+public class ComparisonService {
+
+    private static final int MIXES_WANTED = 5;
+
+    private final CatalogueService catalogues;
+
+    ComparisonService(CatalogueService catalogues) {
+        this.catalogues = catalogues;
+    }
+
+    /** The ledger of a request. */
+    public ComparisonResponse compare(ComparisonRequest request) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = ValidationErrors.in(request);
+        new ComparisonValidator(catalogue, errors).complete(request);
+        errors.throwIfAny();
+
+        Prepared p = prepare(request, catalogue, errors);
+        List<List<Candidate>> fillings = p.candidates.fillings();
+        requireWork(request, fillings.size(), errors);
+        // each row only as long as somebody waits for it
+        List<Row> rows = p.comparison.ranked(fillings, p.preference, Client::requireListening);
+        return new ComparisonResponse(
+                Row.id(p.candidates.present()),
+                rows.stream().map(row -> written(p, row)).toList(),
+                p.writing.relaxations(rows),
+                p.writing.ladder(rows),
+                details(request, rows, p.writing, errors));
+    }
+
+    private static WorkEstimate work(ComparisonRequest request) {
+        return WorkEstimate.of(request.assessment());
+    }
+
+    private static long stepsOfRows(ComparisonRequest request, int rows) {
+        boolean asksMargins = request.requirements() != null
+                && request.requirements().stream().anyMatch(r -> r.kind().isMargin());
+        return rows * work(request).row(asksMargins, Boolean.TRUE.equals(request.reach()));
+    }
+
+    private static void requireWork(ComparisonRequest request, int rows, ValidationErrors errors) {
+        long details = requireNonNullElse(request.details(), List.<ComparisonRequest.CellRequest>of()).stream()
+                .mapToLong(d -> work(request).detail(d.band(), Boolean.TRUE.equals(d.profile())))
+                .sum();
+        WorkEstimate.require("candidates", "rows", rows, stepsOfRows(request, rows) + details, errors);
+    }
+
+    /** Its rows twice, how far two of them go, and up to which frequency one does. */
+    private static void requireWorkOfChanges(ComparisonRequest request, int rows, ValidationErrors errors) {
+        WorkEstimate work = work(request);
+        long steps = 2 * stepsOfRows(request, rows) + 2 * work.reachOnEveryBand() + work.highestFrequency();
+        WorkEstimate.require("candidates", "rows", rows, steps, errors);
+    }
+
+    private static int mixesTried(ComparisonRequest request) {
+        return (int) Math.max(1, WorkEstimate.MOST_STEPS / Math.max(1, stepsOfRows(request, 1)));
+    }
+
+    private static ComparisonResponse.RowResponse written(Prepared p, Row row) {
+        Client.requireListening();
+        return p.writing.row(row);
+    }
+
+    /**
+     * The row of what stands in the run now, and no other.
+     *
+     * @param asked as for {@link #compare}
+     */
+    public ComparisonResponse.RowResponse presentRow(ComparisonRequest asked) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = checked(asked, catalogue, "");
+        Prepared p = prepare(asked, catalogue, errors);
+        return p.writing.row(p.comparison.row(p.candidates.present()));
+    }
+
+    /**
+     * Refuses a comparison that cannot be made.
+     *
+     * @param path stands before the paths of the errors
+     */
+    public void check(ComparisonRequest asked, String path) {
+        checked(asked, catalogues.current(), path);
+    }
+
+    private static ValidationErrors checked(ComparisonRequest asked, Catalogue catalogue, String path) {
+        ValidationErrors errors = ValidationErrors.in(asked).below(path);
+        new ComparisonValidator(catalogue, errors).complete(asked);
+        errors.throwIfAny();
+        return errors;
+    }
+
+    /** What is needed to build a row. */
+    RunSheetResponse runSheet(RunSheetRequest request) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = ValidationErrors.in(request);
+        if (request.comparison() != null) {
+            new ComparisonValidator(catalogue, errors.below("comparison")).complete(request.comparison());
+        }
+        errors.throwIfAny();
+        Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
+        known("rowId", request.rowId(), p, errors);
+        errors.throwIfAny();
+        return p.writing.runSheet(
+                p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()), request);
+    }
+
+    /** Curves of some rows of a ledger. */
+    public SweepResponse sweep(SweepRequest request) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = ValidationErrors.in(request);
+        if (request.comparison() != null) {
+            new ComparisonValidator(catalogue, errors.below("comparison")).complete(request.comparison());
+        }
+        SweepMapper.check(request, errors);
+        errors.throwIfAny();
+
+        Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
+        DocumentValidator.each("rowIds", request.rowIds(), (path, id) -> known(path, id, p, errors));
+        errors.throwIfAny();
+        WorkEstimate.require(
+                "rowIds",
+                "points",
+                SweepMapper.points(request),
+                request.rowIds().size()
+                        * SweepMapper.points(request)
+                        * work(request.comparison()).onceAtMost(),
+                errors);
+        return new SweepMapper(request, p.candidates).sweep(p.comparison);
+    }
+
+    /** What would change the answer. */
+    public ChangesResponse changes(ChangesRequest request) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = ValidationErrors.in(request);
+        if (request.comparison() != null) {
+            new ComparisonValidator(catalogue, errors.below("comparison")).complete(request.comparison());
+            new ComparisonValidator(catalogue, errors).band("band", request.band(), request.comparison());
+        }
+        errors.throwIfAny();
+
+        Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
+        known("rowId", request.rowId(), p, errors);
+        errors.throwIfAny();
+        requireWorkOfChanges(request.comparison(), p.candidates.fillings().size(), errors.below("comparison"));
+        Row row = p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow());
+        return p.writing.changes(Changes.of(p.comparison, p.candidates.all(), p.preference, row, request.band()));
+    }
+
+    /** The best mixes of cables. */
+    public MixesResponse mixes(MixesRequest request) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = ValidationErrors.in(request);
+        if (request.comparison() != null) {
+            new ComparisonValidator(catalogue, errors.below("comparison")).complete(request.comparison());
+        }
+        errors.throwIfAny();
+
+        Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
+        if (p.candidates.sections().size() < 2) {
+            errors.add("comparison.run", "must mark at least two LINE elements as candidate: a mix takes two cables");
+            errors.throwIfAny();
+        }
+        Mixes mixes = Mixes.search(
+                p.comparison,
+                p.candidates.all(),
+                p.preference,
+                new Mixes.Bounds(MIXES_WANTED, mixesTried(request.comparison())),
+                Client::requireListening);
+        return new MixesResponse(mixes.rows().stream().map(p.writing::row).toList(), mixes.proven(), mixes.tried());
+    }
+
+    private static void known(String path, String rowId, Prepared p, ValidationErrors errors) {
+        if (p.candidates.filling(rowId).isEmpty()) {
+            errors.add(path, "there is no row \"" + rowId + "\"");
+        }
+    }
+
+    private static Prepared prepare(ComparisonRequest request, Catalogue catalogue, ValidationErrors errors) {
+        CandidateMapper candidates = CandidateMapper.of(request, catalogue);
+        var place = new ReplaceableRunMapper(request, catalogue);
+        var asked = new RequirementMapper(request);
+        try {
+            Comparison comparison = Comparison.in(
+                    place.place(candidates.sections()),
+                    place.purchase(),
+                    DocumentMapper.bands(request.assessment()),
+                    asked.requirements());
+            var writing = new RowMapper(request, candidates, asked, comparison, catalogue);
+            return new Prepared(
+                    candidates, comparison, requireNonNullElse(request.preference(), Preference.LEAST_COST), writing);
+        } catch (ImpossibleReadingException | ReadingSaysNothingException | RunTooLossyException e) {
+            errors.add("bands", e.getMessage());
+            errors.throwIfAny();
+            throw e;
+        }
+    }
+
+    /** A request brought into the core's terms. */
+    private record Prepared(
+            CandidateMapper candidates, Comparison comparison, Preference preference, RowMapper writing) {}
+
+    private static List<ComparisonResponse.DetailResponse> details(
+            ComparisonRequest request, List<Row> rows, RowMapper writing, ValidationErrors errors) {
+        Map<String, Row> byId = new LinkedHashMap<>();
+        rows.forEach(r -> byId.put(r.id(), r));
+        List<ComparisonResponse.DetailResponse> details = new ArrayList<>();
+        DocumentValidator.each("details", request.details(), (path, cell) -> {
+            Optional<Row> row = Optional.ofNullable(byId.get(cell.rowId()));
+            if (row.isEmpty()) {
+                errors.add(path + ".rowId", "there is no row \"" + cell.rowId() + "\"");
+            }
+            row.flatMap(r -> writing.detail(r, cell)).ifPresent(details::add);
+        });
+        errors.throwIfAny();
+        return details;
+    }
+}

@@ -1,0 +1,371 @@
+package org.eskiz.server.comparison;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.IntStream;
+import org.eskiz.core.choice.Candidate;
+import org.eskiz.core.choice.Cell;
+import org.eskiz.core.choice.Changes;
+import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Reach;
+import org.eskiz.core.choice.Reason;
+import org.eskiz.core.choice.Relaxation;
+import org.eskiz.core.choice.ReplaceableRun;
+import org.eskiz.core.choice.Requirement;
+import org.eskiz.core.choice.Row;
+import org.eskiz.core.choice.ValueSteps;
+import org.eskiz.core.kit.Allowances;
+import org.eskiz.core.run.RunAssessment;
+import org.eskiz.core.unit.Decibels;
+import org.eskiz.server.assessment.AssessmentResponse;
+import org.eskiz.server.assessment.BandMapper;
+import org.eskiz.server.assessment.ProfileMapper;
+import org.eskiz.server.assessment.ProfileResponse;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.comparison.ComparisonResponse.ReachResponse;
+import org.eskiz.server.comparison.ComparisonResponse.RowResponse;
+import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.document.BandSpec;
+import org.eskiz.server.document.DocumentMapper;
+import org.eskiz.server.document.RatingsMapper;
+import org.eskiz.server.document.RequirementSpec;
+import org.eskiz.server.document.RunElement;
+
+/** Writes the rows of a ledger, and what follows from them. */
+final class RowMapper {
+
+    private static final double DEFAULT_WORTH_PER_DB = 20;
+
+    private final ComparisonRequest request;
+    private final CandidateMapper candidates;
+    private final RequirementMapper asked;
+    private final Comparison comparison;
+    private final Catalogue catalogue;
+
+    RowMapper(
+            ComparisonRequest request,
+            CandidateMapper candidates,
+            RequirementMapper asked,
+            Comparison comparison,
+            Catalogue catalogue) {
+        this.request = request;
+        this.candidates = candidates;
+        this.asked = asked;
+        this.comparison = comparison;
+        this.catalogue = catalogue;
+    }
+
+    RowResponse row(Row row) {
+        boolean isReachWanted = Boolean.TRUE.equals(request.reach());
+        return new RowResponse(
+                row.id(),
+                candidates.name(row.filling()),
+                assignment(row.filling()),
+                row.suitability(),
+                row.verdict(),
+                row.reasons().stream().map(r -> reason(r, row)).toList(),
+                BandMapper.finite(row.leastSpareDb()),
+                row.cost().map(c -> cost(c, hasSamplePrice(row))).orElse(null),
+                row.massKg().isEmpty()
+                        ? null
+                        : new ComparisonResponse.MassResponse(row.massKg().getAsDouble()),
+                cells(row),
+                isReachWanted ? reach(row) : List.of(),
+                isReachWanted ? comparison.reachOfRun(row).map(RowMapper::reach).orElse(null) : null);
+    }
+
+    private boolean hasSamplePrice(Row row) {
+        return row.filling().stream().anyMatch(c -> candidates.entry(c.id()).samplePrice());
+    }
+
+    /** How far it would go, on each band. */
+    private List<ReachResponse> reach(Row row) {
+        List<Optional<Reach>> onBands = IntStream.range(0, row.cells().size())
+                .mapToObj(band -> comparison.reach(row, band))
+                .toList();
+        return onBands.stream().allMatch(Optional::isEmpty)
+                ? List.of()
+                : onBands.stream()
+                        .map(r -> reach(r.orElse(new Reach(Reach.Kind.BEYOND, Reach.FARTHEST_M))))
+                        .toList();
+    }
+
+    private static ReachResponse reach(Reach reach) {
+        return new ReachResponse(reach.kind(), reach.lengthM());
+    }
+
+    Optional<ComparisonResponse.DetailResponse> detail(Row row, ComparisonRequest.CellRequest cell) {
+        BandSpec band = request.bands().get(cell.band());
+        AssessmentSpec filled = filledWith(row.filling());
+        return row.cells().get(cell.band()).assessment().map(a -> {
+            boolean isProfiled =
+                    Boolean.TRUE.equals(cell.profile()) && a.radio().powerW().isPresent();
+            return new ComparisonResponse.DetailResponse(
+                    row.id(),
+                    cell.band(),
+                    new BandMapper(catalogue, filled, a.run()).band(band, a),
+                    atTolerance(row, cell.band()),
+                    isProfiled ? profile(filled, band, a) : null);
+        });
+    }
+
+    /** The request as if the cables of a row stood in its sections. */
+    private AssessmentSpec filledWith(List<Candidate> filling) {
+        List<RunElement> run = new ArrayList<>(request.run());
+        for (int i = 0; i < filling.size(); i++) {
+            int at = candidates.sections().get(i);
+            run.set(at, candidates.entry(filling.get(i).id()).inPlaceOf((RunElement.Line) run.get(at)));
+        }
+        return request.assessment().withRun(run);
+    }
+
+    private ComparisonResponse.LossRangeResponse atTolerance(Row row, int band) {
+        OptionalDouble least = comparison.lossAtTolerance(row, band, -1);
+        OptionalDouble most = comparison.lossAtTolerance(row, band, 1);
+        return least.isEmpty() || most.isEmpty()
+                ? null
+                : new ComparisonResponse.LossRangeResponse(least.getAsDouble(), most.getAsDouble());
+    }
+
+    private ProfileResponse profile(AssessmentSpec filled, BandSpec band, RunAssessment assessment) {
+        var ratings = new RatingsMapper(catalogue);
+        return new ProfileMapper(filled.run(), ratings, DocumentMapper.duty(request.radio(), band)).profile(assessment);
+    }
+
+    private List<ComparisonResponse.AssignmentResponse> assignment(List<Candidate> filling) {
+        return IntStream.range(0, filling.size())
+                .mapToObj(i -> {
+                    int at = candidates.sections().get(i);
+                    var line = (RunElement.Line) request.run().get(at);
+                    return new ComparisonResponse.AssignmentResponse(
+                            line.id(), at, source(filling.get(i)), line.lengthM());
+                })
+                .toList();
+    }
+
+    private ComparisonResponse.SourceResponse source(Candidate candidate) {
+        CandidateMapper.Entry entry = candidates.entry(candidate.id());
+        boolean isWritten = entry.written() != null;
+        return new ComparisonResponse.SourceResponse(
+                entry.cableKey(), entry.pieceId(), isWritten ? candidate.id() : null);
+    }
+
+    private List<ComparisonResponse.CellResponse> cells(Row row) {
+        List<ComparisonResponse.CellResponse> cells = new ArrayList<>();
+        for (Cell cell : row.cells()) {
+            String bandId = request.bands().get(cells.size()).id();
+            cells.add(cell.assessment()
+                    .map(a -> cell(bandId, cell, a))
+                    .orElseGet(() -> new ComparisonResponse.CellResponse(
+                            bandId, null, null, null, null, cell.judgement().verdict())));
+        }
+        return cells;
+    }
+
+    private static ComparisonResponse.CellResponse cell(String bandId, Cell cell, RunAssessment a) {
+        return new ComparisonResponse.CellResponse(
+                bandId,
+                a.totalLossDb(),
+                BandMapper.boxed(a.powerAtAntennaW()),
+                a.totalLossAtWorstAngleDb(),
+                BandMapper.finite(a.swrAtRadio()),
+                cell.judgement().verdict());
+    }
+
+    private static ComparisonResponse.CostResponse cost(Money cost, boolean sample) {
+        BigDecimal amount = cost.amount().stripTrailingZeros();
+        return new ComparisonResponse.CostResponse(
+                amount.scale() < 0 ? amount.setScale(0) : amount,
+                cost.currency().getCurrencyCode(),
+                sample);
+    }
+
+    private ComparisonResponse.ReasonResponse reason(Reason reason, Row row) {
+        BandSpec band = reason.band().isEmpty()
+                ? null
+                : request.bands().get(reason.band().getAsInt());
+        Optional<RequirementSpec.Kind> kind = reason.requirement().map(asked::kindOf);
+        boolean isYesOrNo = kind.map(RequirementSpec.Kind::isYesOrNo).orElse(false);
+        var values = new ComparisonResponse.ReasonValuesResponse(
+                kind.orElse(null),
+                isYesOrNo ? null : reason.requirement().map(Requirement::asked).orElse(null),
+                isYesOrNo || reason.reached().isEmpty()
+                        ? null
+                        : BandMapper.finite(reason.reached().getAsDouble()),
+                kind.filter(k -> k == RequirementSpec.Kind.BUDGET)
+                        .flatMap(k -> row.cost())
+                        .map(c -> c.currency().getCurrencyCode())
+                        .orElse(null));
+        return new ComparisonResponse.ReasonResponse(
+                reason.cause().name(),
+                reason.cause().verdict(),
+                boxed(reason.band()),
+                reason.requirement().map(asked::positionOf).orElse(null),
+                band == null ? null : band.id(),
+                values,
+                ReasonText.of(reason, kind, band));
+    }
+
+    private static Integer boxed(OptionalInt value) {
+        return value.isEmpty() ? null : Integer.valueOf(value.getAsInt());
+    }
+
+    /** What to ask less of, where nothing gets through. */
+    List<ComparisonResponse.RelaxationResponse> relaxations(List<Row> rows) {
+        return Relaxation.of(rows).stream()
+                .map(r -> new ComparisonResponse.RelaxationResponse(
+                        r.row().id(),
+                        candidates.name(r.row().filling()),
+                        r.eased().stream().map(this::eased).toList()))
+                .toList();
+    }
+
+    private ComparisonResponse.EasedResponse eased(Relaxation.Eased eased) {
+        RequirementSpec.Kind kind = asked.kindOf(eased.requirement());
+        return new ComparisonResponse.EasedResponse(
+                asked.positionOf(eased.requirement()),
+                kind,
+                kind.isYesOrNo() ? null : eased.requirement().asked(),
+                BandMapper.boxed(eased.to()));
+    }
+
+    /** Null where it was not asked for. */
+    ComparisonResponse.LadderResponse ladder(List<Row> rows) {
+        ComparisonRequest.ValueRequest value = request.value();
+        if (value == null) {
+            return null;
+        }
+        int band = value.band();
+        ValueSteps ladder = ValueSteps.of(rows, band, requireNonNullElse(value.worthPerDb(), DEFAULT_WORTH_PER_DB));
+        return new ComparisonResponse.LadderResponse(
+                band,
+                ladder.placed().stream()
+                        .findFirst()
+                        .flatMap(Row::cost)
+                        .map(c -> c.currency().getCurrencyCode())
+                        .orElse(null),
+                ladder.placed().stream().map(r -> point(r, band)).toList(),
+                ladder.steps().stream()
+                        .map(s -> new ComparisonResponse.LadderStepResponse(
+                                s.row().id(), BandMapper.boxed(s.costPerDb()), BandMapper.boxed(s.costPerW())))
+                        .toList(),
+                ladder.knee());
+    }
+
+    private ComparisonResponse.ValuePointResponse point(Row row, int band) {
+        return new ComparisonResponse.ValuePointResponse(
+                row.id(),
+                candidates.name(row.filling()),
+                row.cost().orElseThrow().amount().doubleValue(),
+                row.cells().get(band).assessment().orElseThrow().totalLossDb(),
+                BandMapper.boxed(row.costPerDeliveredW(band)));
+    }
+
+    ChangesResponse changes(Changes changes) {
+        return new ChangesResponse(
+                changes.nextCheaper().map(this::row).orElse(null),
+                changes.shortening()
+                        .map(s -> new ChangesResponse.ShorteningResponse(s.toM(), row(s.row())))
+                        .orElse(null),
+                changes.stepUp()
+                        .map(s -> new ChangesResponse.StepUpResponse(
+                                row(s.row()),
+                                s.onTransmitDb(),
+                                BandMapper.boxed(s.onReceiveDb()),
+                                BandMapper.boxed(s.powerInsteadW())))
+                        .orElse(null),
+                changes.farthest()
+                        .map(f -> new ChangesResponse.FarthestResponse(
+                                boxed(f.band()), f.reach().kind(), f.reach().lengthM()))
+                        .orElse(null),
+                BandMapper.boxed(changes.highest()),
+                changes.matchingMoved()
+                        .map(m -> new ChangesResponse.MatchingMovedResponse(
+                                m.to(), row(m.row()), m.first().map(this::row).orElse(null)))
+                        .orElse(null));
+    }
+
+    /** What is needed to build a row. */
+    RunSheetResponse runSheet(Row row, RunSheetRequest sheet) {
+        AssessmentSpec filled = filledWith(row.filling());
+        List<RunAssessment> assessed =
+                row.cells().stream().flatMap(c -> c.assessment().stream()).toList();
+        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
+        List<RunSheetResponse.ExpectedResponse> expected = new ArrayList<>();
+        for (int i = 0; i < assessed.size(); i++) {
+            RunAssessment a = assessed.get(i);
+            bands.add(new BandMapper(catalogue, filled, a.run())
+                    .band(request.bands().get(i), a));
+            OptionalDouble radioW = a.radio().powerW();
+            expected.add(new RunSheetResponse.ExpectedResponse(
+                    radioW.isEmpty() ? null : radioW.getAsDouble() * Decibels.fractionLeft(a.matchedLossDb()),
+                    a.matchedLossDb(),
+                    BandMapper.finite(a.swrAtRadio())));
+        }
+        return new RunSheetResponse(
+                candidates.name(row.filling()), row(row), bands, toBuy(row), cuts(row, sheet), expected);
+    }
+
+    private List<RunSheetResponse.ToBuyResponse> toBuy(Row row) {
+        Map<String, RunSheetResponse.ToBuyResponse> byName = new LinkedHashMap<>();
+        for (ReplaceableRun.Bought b : comparison.place().toBuy(row.filling(), comparison.purchase())) {
+            boolean isSample = b.cable().isEmpty()
+                    || candidates.entry(b.cable().get().id()).samplePrice();
+            var item = new RunSheetResponse.ToBuyResponse(
+                    b.cable().map(c -> candidates.entry(c.id()).name()).orElseGet(() -> endName(b.end())),
+                    b.cable().isPresent(),
+                    b.needed(),
+                    b.bought(),
+                    b.amount().map(m -> cost(m, isSample)).orElse(null));
+            byName.merge(item.name(), item, RowMapper::together);
+        }
+        return List.copyOf(byName.values());
+    }
+
+    private String endName(OptionalInt end) {
+        var joint = (RunElement.Joint) request.run().get(end.getAsInt());
+        return catalogue.connector(joint.connectorKey()).orElseThrow().name();
+    }
+
+    private static RunSheetResponse.ToBuyResponse together(
+            RunSheetResponse.ToBuyResponse a, RunSheetResponse.ToBuyResponse b) {
+        return new RunSheetResponse.ToBuyResponse(
+                a.name(),
+                a.isCable(),
+                a.needed() + b.needed(),
+                a.bought() + b.bought(),
+                a.cost() == null || b.cost() == null
+                        ? null
+                        : new ComparisonResponse.CostResponse(
+                                a.cost().amount().add(b.cost().amount()),
+                                a.cost().currency(),
+                                a.cost().sample()));
+    }
+
+    private List<RunSheetResponse.SectionCutResponse> cuts(Row row, RunSheetRequest sheet) {
+        var allowances = new Allowances(
+                requireNonNullElse(sheet.eachEndM(), 0.0),
+                requireNonNullElse(sheet.dripLoopM(), 0.0),
+                requireNonNullElse(sheet.serviceLoopM(), 0.0));
+        return IntStream.range(0, row.filling().size())
+                .mapToObj(i -> {
+                    int at = candidates.sections().get(i);
+                    double runM = ((RunElement.Line) request.run().get(at)).lengthM();
+                    CandidateMapper.Entry entry =
+                            candidates.entry(row.filling().get(i).id());
+                    boolean isOwned = entry.pieceId() != null;
+                    return new RunSheetResponse.SectionCutResponse(
+                            at, entry.name(), runM, isOwned ? runM : allowances.toCutM(runM), isOwned);
+                })
+                .toList();
+    }
+}

@@ -1,0 +1,61 @@
+package org.eskiz.server.comparison;
+
+import java.util.List;
+import org.eskiz.server.assessment.AssessmentResponse;
+import org.eskiz.server.problem.OrNull;
+
+/**
+ * What is needed on the roof.
+ *
+ * @param name of the row
+ * @param row what the ledger says of it
+ * @param bands the run with it, band by band
+ * @param toBuy cable and ends; the cost of the row is their sum
+ * @param cuts one for each section, with its allowances
+ * @param expected what a test after fitting should show, band by band
+ */
+public record RunSheetResponse(
+        String name,
+        ComparisonResponse.RowResponse row,
+        List<AssessmentResponse.BandResponse> bands,
+        List<ToBuyResponse> toBuy,
+        List<SectionCutResponse> cuts,
+        List<ExpectedResponse> expected) {
+
+    /**
+     * Something to be bought.
+     *
+     * @param isCable a cable, or else an end
+     * @param needed of a cable m, of an end pieces
+     * @param bought likewise; of a cable more, where it is sold in whole lengths
+     * @param cost null where it is not known
+     */
+    record ToBuyResponse(
+            String name,
+            boolean isCable,
+            double needed,
+            double bought,
+            @OrNull ComparisonResponse.CostResponse cost) {}
+
+    /**
+     * A piece to be cut.
+     *
+     * @param element position in the run, from 0
+     * @param runM length of the section
+     * @param cutM with allowances
+     * @param isOwned whether it is a piece of the locker, which is not cut
+     */
+    record SectionCutResponse(int element, String name, double runM, double cutM, boolean isOwned) {}
+
+    /**
+     * A reading to be expected.
+     *
+     * @param throughW into a dummy load at the antenna's end with the radio's power; null for a receiver
+     * @param matchedLossDb of the whole run
+     * @param swrAtRadio with the antenna on it; null without limit
+     */
+    record ExpectedResponse(
+            @OrNull Double throughW,
+            double matchedLossDb,
+            @OrNull Double swrAtRadio) {}
+}

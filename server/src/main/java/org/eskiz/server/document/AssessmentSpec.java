@@ -1,0 +1,42 @@
+package org.eskiz.server.document;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import org.eskiz.server.problem.Within;
+
+/**
+ * A run, what feeds it, and the bands to look at.
+ *
+ * @param ambientC temperature of the cable, default 20
+ * @param flatJointLossDb what every joint is charged that states no loss of its own, in dB; null for what is typical of
+ *     its connector
+ * @param receiver what listens, and how noisy the place is
+ * @param exposure what the caution near the antenna rests on
+ */
+public record AssessmentSpec(
+        @Valid RadioSpec radio,
+
+        @Within(what = "ambient temperature in °C", min = -60, max = 120)
+        Double ambientC,
+
+        @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
+
+        @Valid ReceiverSpec receiver,
+        @Valid ExposureSpec exposure,
+
+        @Size(max = MOST_ELEMENTS, message = "must be at most {max} elements")
+        List<@Valid @NotNull(message = "must be an element, not null") RunElement> run,
+
+        @Size(max = MOST_BANDS, message = "must be at most {max} bands")
+        List<@Valid @NotNull(message = "must be a band, not null") BandSpec> bands) {
+
+    public static final int MOST_ELEMENTS = 64;
+    public static final int MOST_BANDS = 64;
+
+    /** The same with another run. */
+    public AssessmentSpec withRun(List<RunElement> other) {
+        return new AssessmentSpec(radio, ambientC, flatJointLossDb, receiver, exposure, other, bands);
+    }
+}

@@ -1,0 +1,145 @@
+package org.eskiz.server.document;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.util.List;
+import java.util.OptionalDouble;
+import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.AttenuationPoint;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.InsertionLoss;
+import org.eskiz.core.choice.Band;
+import org.eskiz.core.run.Conditions;
+import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Load;
+import org.eskiz.core.run.Matching;
+import org.eskiz.core.run.Radio;
+import org.eskiz.core.run.Run;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.Connector;
+
+/** From a checked request to the core's types; defaults of the interface are filled in here and nowhere else. */
+public final class DocumentMapper {
+
+    private static final double DEFAULT_IMPEDANCE_OHM = 50;
+    private static final double DEFAULT_AMBIENT_C = 20;
+    private static final double DEFAULT_DUTY = 1;
+    private static final double DEFAULT_MATCHES_UP_TO = 3;
+    private static final RadioSpec UNSTATED_RADIO = new RadioSpec(null, null, null, null, null, null, null);
+
+    private final Catalogue catalogue;
+
+    public DocumentMapper(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    public Run run(AssessmentSpec request) {
+        return new Run(request.run().stream()
+                .map(e -> element(e, request.flatJointLossDb()))
+                .toList());
+    }
+
+    public static List<Band> bands(AssessmentSpec request) {
+        RadioSpec radio = requireNonNullElse(request.radio(), UNSTATED_RADIO);
+        double ambientC = requireNonNullElse(request.ambientC(), DEFAULT_AMBIENT_C);
+        var surroundings = new Surroundings(request.receiver(), request.exposure());
+        return request.bands().stream()
+                .map(b -> new Band(
+                        radio(radio, b),
+                        new Conditions(b.frequencyMHz(), ambientC),
+                        load(b.load()),
+                        duty(radio, b),
+                        optional(b.antennaGainDbi()),
+                        surroundings.listening(b.frequencyMHz())))
+                .toList();
+    }
+
+    private static Radio radio(RadioSpec radio, BandSpec band) {
+        return new Radio(
+                optional(or(band.powerW(), radio.powerW())),
+                requireNonNullElse(radio.impedanceOhm(), DEFAULT_IMPEDANCE_OHM),
+                requireNonNullElse(or(band.matching(), radio.matching()), Matching.AT_RADIO),
+                requireNonNullElse(or(band.matchingLossDb(), radio.matchingLossDb()), 0.0),
+                requireNonNullElse(or(band.foldback(), radio.foldback()), false));
+    }
+
+    /** The largest SWR that the matching unit copes with. */
+    public static double matchesUpToSwr(RadioSpec radio) {
+        return requireNonNullElse(requireNonNullElse(radio, UNSTATED_RADIO).matchesUpToSwr(), DEFAULT_MATCHES_UP_TO);
+    }
+
+    /** Average over peak power on a band. */
+    public static double duty(RadioSpec radio, BandSpec band) {
+        RadioSpec stated = requireNonNullElse(radio, UNSTATED_RADIO);
+        return requireNonNullElse(or(band.duty(), stated.duty()), DEFAULT_DUTY);
+    }
+
+    private static Load load(LoadSpec load) {
+        if (load.swr() != null) {
+            return new Load.SwrAtAntenna(load.swr(), optional(load.referenceOhm()));
+        }
+        if (load.swrAtRadio() != null) {
+            return new Load.SwrAtRadio(load.swrAtRadio(), optional(load.referenceOhm()));
+        }
+        return new Load.Impedance(load.resistanceOhm(), load.reactanceOhm());
+    }
+
+    private Element element(RunElement element, Double flatJointLossDb) {
+        if (element instanceof RunElement.Line line) {
+            return new Element.Line(cable(line), line.lengthM());
+        }
+        if (element instanceof RunElement.Joint joint) {
+            return joint(joint, flatJointLossDb);
+        }
+        if (element instanceof RunElement.Device device) {
+            return new Element.Pad(flat(device.lossDb()), optional(device.impedanceOhm()));
+        }
+        var transformer = (RunElement.Transformer) element;
+        return new Element.Transformer(transformer.impedanceRatio(), flat(transformer.lossDb()));
+    }
+
+    /** The schools of joint loss: a figure of its own, a flat one for every joint, or what is typical of the connector. */
+    private Element joint(RunElement.Joint joint, Double flatJointLossDb) {
+        if (joint.connectorKey() == null) {
+            return new Element.Pad(flat(joint.lossDb()), optional(joint.impedanceOhm()));
+        }
+        Connector c = catalogue.connector(joint.connectorKey()).orElseThrow();
+        Double stated = or(joint.lossDb(), flatJointLossDb);
+        InsertionLoss loss = stated == null
+                ? new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz())
+                : flat(stated);
+        return new Element.Pad(loss, OptionalDouble.of(requireNonNullElse(joint.impedanceOhm(), c.impedanceOhm())));
+    }
+
+    private Cable cable(RunElement.Line line) {
+        return line.cable() == null ? line.typeIn(catalogue).orElseThrow().fittedCable() : cable(line.cable());
+    }
+
+    public static Cable cable(CableSpec written) {
+        var attenuation = written.attenuation();
+        return attenuation.points() == null
+                ? Cable.ofCoefficients(
+                        written.impedanceOhm(),
+                        written.velocityFactor(),
+                        new Attenuation(attenuation.k1(), attenuation.k2()))
+                : Cable.ofSheet(written.impedanceOhm(), written.velocityFactor(), points(attenuation.points()));
+    }
+
+    public static List<AttenuationPoint> points(List<CableSpec.PointRequest> points) {
+        return points.stream()
+                .map(p -> new AttenuationPoint(p.frequencyMHz(), p.attenuationDbPer100m()))
+                .toList();
+    }
+
+    private static InsertionLoss flat(Double lossDb) {
+        return new InsertionLoss.Flat(requireNonNullElse(lossDb, 0.0));
+    }
+
+    private static <T> T or(T own, T otherwise) {
+        return own == null ? otherwise : own;
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+}

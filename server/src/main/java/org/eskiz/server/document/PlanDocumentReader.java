@@ -1,0 +1,92 @@
+package org.eskiz.server.document;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.ValidationErrors;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Reads and checks the documents of plans. */
+@Component
+public class PlanDocumentReader {
+
+    private final JsonMapper json;
+    private final CatalogueService catalogues;
+
+    PlanDocumentReader(JsonMapper json, CatalogueService catalogues) {
+        this.json = json;
+        this.catalogues = catalogues;
+    }
+
+    /**
+     * Reads a document that is to be stored, with every fault under {@code document.}.
+     *
+     * @throws JacksonException when it cannot be read
+     */
+    public PlanDocument check(JsonNode document, ValidationErrors errors) {
+        refuseOtherVersions(document);
+        PlanDocument read = read(document);
+        errors.check(read, "document");
+        ReferenceValidator.check(read.assessment(), read.candidates(), catalogues.current(), errors, "document.");
+        return read;
+    }
+
+    /** Reads a document that was stored, of this or an older form. */
+    public PlanDocument readStored(String document) {
+        return read(json.readTree(document));
+    }
+
+    private PlanDocument read(JsonNode document) {
+        try {
+            return json.treeToValue(document, PlanDocument.class);
+        } catch (JacksonException e) {
+            e.prependPath(PlanDocument.class, "document");
+            throw e;
+        }
+    }
+
+    /** There is one form so far; a document from a newer application is not guessed at. */
+    private static void refuseOtherVersions(JsonNode document) {
+        JsonNode version = document.path("schemaVersion");
+        if (version.isIntegralNumber() && version.asLong() != PlanDocument.SCHEMA_VERSION) {
+            throw new InvalidRequestException(
+                    "document.schemaVersion",
+                    "must be %d, the only form known here, not %s"
+                            .formatted(PlanDocument.SCHEMA_VERSION, version.asString()));
+        }
+    }
+
+    /** Pieces of the locker that lie in its run. */
+    public static Set<UUID> pieces(PlanDocument document) {
+        AssessmentSpec assessment = document.assessment();
+        return assessment == null || assessment.run() == null
+                ? Set.of()
+                : assessment.run().stream()
+                        .map(e -> e instanceof RunElement.Line line ? line.pieceId() : null)
+                        .filter(Objects::nonNull)
+                        .collect(Collectors.toSet());
+    }
+
+    /** Keys of all cable types that a document names. */
+    public static Set<String> cableKeys(PlanDocument document) {
+        AssessmentSpec assessment = document.assessment();
+        Stream<String> inRun = assessment == null || assessment.run() == null
+                ? Stream.empty()
+                : assessment.run().stream().map(e -> e instanceof RunElement.Line line ? line.cableKey() : null);
+        List<CandidateSpec> candidates = document.candidates() == null ? List.of() : document.candidates();
+        Set<String> keys = new LinkedHashSet<>();
+        Stream.concat(inRun, candidates.stream().map(CandidateSpec::cableKey))
+                .filter(Objects::nonNull)
+                .forEach(keys::add);
+        return keys;
+    }
+}

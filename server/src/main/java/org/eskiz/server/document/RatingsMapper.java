@@ -1,0 +1,77 @@
+package org.eskiz.server.document;
+
+import static java.util.Objects.requireNonNullElse;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.eskiz.core.cable.AveragePower;
+import org.eskiz.core.cable.ConnectorPower;
+import org.eskiz.core.cable.Ratings;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.Connector;
+
+/** What the parts of a run bear, as the catalogue or the request says. */
+public final class RatingsMapper {
+
+    private final Catalogue catalogue;
+
+    public RatingsMapper(Catalogue catalogue) {
+        this.catalogue = catalogue;
+    }
+
+    public Ratings of(RunElement element) {
+        if (element instanceof RunElement.Line line) {
+            return of(line);
+        }
+        return element instanceof RunElement.Joint joint ? of(joint) : Ratings.UNKNOWN;
+    }
+
+    public Ratings of(RunElement.Line line) {
+        return line.cable() != null
+                ? written(line.cable().ratings())
+                : typical(line.typeIn(catalogue).orElseThrow().facts());
+    }
+
+    public Ratings of(RunElement.Joint joint) {
+        return joint.connectorKey() == null
+                ? Ratings.UNKNOWN
+                : catalogue
+                        .connector(joint.connectorKey())
+                        .map(c -> Ratings.ofConnector(power(c), OptionalDouble.of(c.peakVoltageV())))
+                        .orElse(Ratings.UNKNOWN);
+    }
+
+    private static Optional<ConnectorPower> power(Connector c) {
+        return c.averagePowerW() == null || c.ratedAtMHz() == null
+                ? Optional.empty()
+                : Optional.of(new ConnectorPower(c.averagePowerW(), c.ratedAtMHz()));
+    }
+
+    public static Ratings typical(CableType.Facts facts) {
+        return ratings(
+                facts.ratings().averagePowerW(),
+                facts.ratings().atMHz(),
+                facts.ratings().atC(),
+                facts.mechanics().maxOperatingC(),
+                facts.ratings().peakVoltageV());
+    }
+
+    public static Ratings written(CableSpec.RatingsRequest ratings) {
+        return ratings == null
+                ? Ratings.UNKNOWN
+                : ratings(
+                        ratings.averagePowerW(),
+                        requireNonNullElse(ratings.frequencyMHz(), AveragePower.USUAL_FREQUENCY_MHZ),
+                        requireNonNullElse(ratings.ambientC(), AveragePower.USUAL_AMBIENT_C),
+                        ratings.maxOperatingC(),
+                        ratings.peakVoltageV());
+    }
+
+    private static Ratings ratings(Double powerW, double atMHz, double atC, Double maxC, Double peakV) {
+        Optional<AveragePower> average = powerW == null || maxC == null
+                ? Optional.empty()
+                : Optional.of(new AveragePower(powerW, atMHz, atC, maxC));
+        return Ratings.ofLine(average, peakV == null ? OptionalDouble.empty() : OptionalDouble.of(peakV));
+    }
+}

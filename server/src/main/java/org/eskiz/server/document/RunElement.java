@@ -1,0 +1,99 @@
+package org.eskiz.server.document;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
+import io.swagger.v3.oas.annotations.media.Schema;
+import jakarta.validation.Valid;
+import java.util.Optional;
+import java.util.UUID;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.OwnedPiece;
+import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.Within;
+
+/** One thing in the run, told apart by its {@code kind}. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = RunElement.Line.class, name = "LINE"),
+    @JsonSubTypes.Type(value = RunElement.Joint.class, name = "JOINT"),
+    @JsonSubTypes.Type(value = RunElement.Device.class, name = "DEVICE"),
+    @JsonSubTypes.Type(value = RunElement.Transformer.class, name = "TRANSFORMER")
+})
+@Schema(
+        discriminatorProperty = "kind",
+        discriminatorMapping = {
+            @DiscriminatorMapping(value = "LINE", schema = RunElement.Line.class),
+            @DiscriminatorMapping(value = "JOINT", schema = RunElement.Joint.class),
+            @DiscriminatorMapping(value = "DEVICE", schema = RunElement.Device.class),
+            @DiscriminatorMapping(value = "TRANSFORMER", schema = RunElement.Transformer.class)
+        })
+public sealed interface RunElement {
+
+    /** Echoed in the answer; null for none. */
+    String id();
+
+    /** What the operator calls it; null for none. */
+    String name();
+
+    /**
+     * A length of cable: a key of the catalogue, a piece of the locker, or a cable written out.
+     *
+     * @param pieceId a piece that the operator owns; what was measured of it stands in place of its type
+     * @param lengthM of a piece, what it was when it was put in
+     * @param candidate whether a comparison may replace it
+     */
+    record Line(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            @PlainText(max = 64) String cableKey,
+            UUID pieceId,
+            @Valid CableSpec cable,
+
+            @Within(what = Ranges.LENGTH, min = 0, max = 10_000)
+            Double lengthM,
+
+            Boolean candidate)
+            implements RunElement {
+
+        /** What the catalogue or the locker says of it; empty for a cable written out, or where neither knows it. */
+        public Optional<CableType> typeIn(Catalogue catalogue) {
+            return pieceId == null
+                    ? Optional.ofNullable(cableKey).flatMap(catalogue::cableType)
+                    : catalogue.piece(pieceId).map(OwnedPiece::cable);
+        }
+    }
+
+    /** One mated pair of connectors: a key of the catalogue, a loss of its own, or both. */
+    record Joint(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            @PlainText(max = 64) String connectorKey,
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
+            Double impedanceOhm)
+            implements RunElement {}
+
+    /** Anything else that loses a stated amount: an arrestor, a switch, a filter. */
+    record Device(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
+            Double impedanceOhm)
+            implements RunElement {}
+
+    /** A transformer; its ratio is antenna side over radio side. */
+    record Transformer(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+
+            @Within(what = "impedance ratio", min = 1e-3, max = 1e3)
+            Double impedanceRatio,
+
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb)
+            implements RunElement {}
+}

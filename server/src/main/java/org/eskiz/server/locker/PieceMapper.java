@@ -1,0 +1,219 @@
+package org.eskiz.server.locker;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.eskiz.core.bench.Upkeep;
+import org.eskiz.core.kit.End;
+import org.eskiz.server.bench.PieceTest;
+import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.locker.PieceResponse.EventKind;
+import org.eskiz.server.locker.PieceResponse.MeasuredLawResponse;
+import org.eskiz.server.locker.PieceResponse.PieceEventResponse;
+import org.eskiz.server.locker.PieceSummary.EndResponse;
+import org.eskiz.server.locker.PieceSummary.PieceCondition;
+import org.eskiz.server.locker.PieceSummary.PlanNameResponse;
+import org.eskiz.server.locker.PieceSummary.StandingReasonResponse;
+import org.eskiz.server.locker.PieceSummary.TrendResponse;
+import org.eskiz.server.operator.Settings;
+import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.plan.PlansOfPiecesService;
+import org.springframework.stereotype.Component;
+
+/** Writes pieces as answers. */
+@Component
+class PieceMapper {
+
+    private static final double G_PER_KG = 1000;
+
+    private final SettingsService settings;
+    private final PlansOfPiecesService plans;
+    private final Clock clock;
+
+    PieceMapper(SettingsService settings, PlansOfPiecesService plans, Clock clock) {
+        this.settings = settings;
+        this.plans = plans;
+        this.clock = clock;
+    }
+
+    LocalDate today() {
+        return LocalDate.now(clock);
+    }
+
+    /** Summaries by label, as numbers in it count: 9 before 10. */
+    List<PieceSummary> summaries(List<PieceHistory> histories, UUID operator) {
+        Settings.Upkeep asked = settings.get().upkeep();
+        Map<UUID, List<PlansOfPiecesService.PlanName>> using = plans.all(operator);
+        return histories.stream()
+                .map(h -> summary(h, asked, using.getOrDefault(h.piece().id, List.of())))
+                .sorted(Comparator.comparing(PieceSummary::label, String.CASE_INSENSITIVE_ORDER))
+                .toList();
+    }
+
+    private PieceSummary summary(PieceHistory h, Settings.Upkeep asked, List<PlansOfPiecesService.PlanName> using) {
+        PieceEntity p = h.piece();
+        Upkeep upkeep = h.upkeep(asked);
+        List<StandingReasonResponse> reasons = h.reasons(upkeep, today());
+        PieceCondition standing = PieceHistory.standing(reasons);
+        Optional<OutingEntity> underWay = h.underWay();
+        boolean isRetired = standing == PieceCondition.RETIRED;
+        return new PieceSummary(
+                p.id,
+                p.version,
+                p.demo,
+                p.label,
+                h.type().map(CableType::key).orElse(null),
+                h.type().map(t -> t.facts().name()).orElse(null),
+                p.lengthM,
+                end(p.near()),
+                end(p.far()),
+                p.boughtOn,
+                p.price,
+                p.priceCurrency,
+                p.keptAt,
+                p.note,
+                massKg(h),
+                p.retiredOn,
+                underWay.map(o -> o.takenOn).orElse(null),
+                underWay.map(o -> o.takenTo).orElse(null),
+                h.outings().size(),
+                (int) h.outings().stream().filter(OutingEntity::isHard).count(),
+                standing,
+                reasons,
+                h.newest().map(PieceTest::on).orElse(null),
+                boxed(h.referenceMHz()),
+                boxed(upkeep.percentOfSheet()),
+                boxed(upkeep.retireAtPercent()),
+                boxed(upkeep.moreThanFirstDb()),
+                upkeep.ageing()
+                        .map(a -> new TrendResponse(
+                                a.percentPerYear(),
+                                a.percentAtLastTest(),
+                                a.interval().map(i -> i.least()).orElse(null),
+                                a.interval().map(i -> i.most()).orElse(null)))
+                        .orElse(null),
+                isRetired ? null : upkeep.testAgain().on(),
+                isRetired ? null : upkeep.testAgain().because(),
+                using.stream()
+                        .map(n -> new PlanNameResponse(n.id(), n.site(), n.name()))
+                        .toList());
+    }
+
+    static Double massKg(PieceHistory h) {
+        return h.type()
+                .map(t -> t.facts().mechanics().massGPerM())
+                .map(g -> g * h.piece().lengthM / G_PER_KG)
+                .orElse(null);
+    }
+
+    private static EndResponse end(Optional<End> end) {
+        return end.map(PieceMapper::end).orElse(null);
+    }
+
+    static EndResponse end(End end) {
+        return new EndResponse(end.connector(), end.gender());
+    }
+
+    PieceResponse whole(PieceHistory h, List<PieceChangeEntity> changes, List<String> kits) {
+        List<PieceEventResponse> events = new ArrayList<>();
+        events.add(event(
+                        h.piece().boughtOn == null ? EventKind.ENTERED : EventKind.BOUGHT,
+                        null,
+                        h.piece().since())
+                .build());
+        h.outings().forEach(o -> events.add(outing(o)));
+        h.tests().forEach(t -> events.add(test(t, h)));
+        changes.forEach(c -> events.add(change(c)));
+        events.sort(Comparator.comparing(PieceEventResponse::on));
+        return new PieceResponse(
+                summaries(List.of(h), h.piece().operatorId).get(0),
+                events,
+                h.measuredLaw()
+                        .map(a -> new MeasuredLawResponse(
+                                a.k1(),
+                                a.k2(),
+                                h.newest().orElseThrow().testId(),
+                                h.newest().orElseThrow().on()))
+                        .orElse(null),
+                kits);
+    }
+
+    private static PieceEventResponse outing(OutingEntity o) {
+        Event event = event(EventKind.OUTING, o.takenByMovement, o.takenOn);
+        event.until = o.putAwayOn;
+        event.to = o.takenTo;
+        event.bore = o;
+        return event.build();
+    }
+
+    private static PieceEventResponse test(PieceTest t, PieceHistory h) {
+        Event event = event(EventKind.TEST, t.testId(), t.on());
+        event.test = t;
+        event.tested = h.atReference(t);
+        event.percentOfSheet = event.tested
+                .flatMap(x -> x.expectedDb().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(x.lossDb() / x.expectedDb().getAsDouble() * 100))
+                .orElse(null);
+        return event.build();
+    }
+
+    private static PieceEventResponse change(PieceChangeEntity c) {
+        Event event = event(EventKind.valueOf(c.kind.name()), c.id, c.changedOn);
+        event.change = c;
+        return event.build();
+    }
+
+    private static Event event(EventKind kind, UUID id, LocalDate on) {
+        return new Event(kind, id, on);
+    }
+
+    /** Gathers an event, of which most kinds say little. */
+    private static final class Event {
+        private final EventKind kind;
+        private final UUID id;
+        private final LocalDate on;
+        private LocalDate until;
+        private String to;
+        private OutingEntity bore;
+        private PieceChangeEntity change;
+        private PieceTest test;
+        private Optional<Upkeep.Tested> tested = Optional.empty();
+        private Double percentOfSheet;
+
+        Event(EventKind kind, UUID id, LocalDate on) {
+            this.kind = kind;
+            this.id = id;
+            this.on = on;
+        }
+
+        PieceEventResponse build() {
+            return new PieceEventResponse(
+                    kind,
+                    id,
+                    on,
+                    until,
+                    to,
+                    bore != null && bore.wet,
+                    bore != null && bore.frozen,
+                    bore != null && bore.trodden,
+                    change == null ? null : change.lengthBeforeM,
+                    change == null ? null : change.lengthAfterM,
+                    change == null ? null : change.note,
+                    tested.map(Upkeep.Tested::lossDb).orElse(null),
+                    percentOfSheet,
+                    test == null ? null : test.outcome().orElse(null),
+                    test == null ? null : test.cause().orElse(null));
+        }
+    }
+
+    private static Double boxed(OptionalDouble value) {
+        return value.isEmpty() ? null : Double.valueOf(value.getAsDouble());
+    }
+}

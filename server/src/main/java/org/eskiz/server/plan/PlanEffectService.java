@@ -1,0 +1,112 @@
+package org.eskiz.server.plan;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
+import org.eskiz.server.assessment.AssessmentService;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.RunElement;
+import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.ValidationErrors;
+import org.eskiz.server.web.Client;
+import org.springframework.stereotype.Service;
+
+/** Which plans a changed cable type moves, and by how much: told before the change is stored. */
+@Service
+class PlanEffectService {
+
+    /** Less than this in dB is no other figure. */
+    private static final double NOTEWORTHY_DB = 0.005;
+
+    private final PlanRepository plans;
+    private final PlanDocumentReader documents;
+    private final AssessmentService assessments;
+    private final CatalogueService catalogues;
+    private final OperatorService operators;
+
+    PlanEffectService(
+            PlanRepository plans,
+            PlanDocumentReader documents,
+            AssessmentService assessments,
+            CatalogueService catalogues,
+            OperatorService operators) {
+        this.plans = plans;
+        this.documents = documents;
+        this.assessments = assessments;
+        this.catalogues = catalogues;
+        this.operators = operators;
+    }
+
+    /** One for each plan that has the type in its run and is moved by the change; the most moved first. */
+    List<PlanEffectResponse> of(PlanEffectRequest request) {
+        ValidationErrors errors = ValidationErrors.in(request);
+        if (request.key() != null
+                && catalogues.current().cableType(request.key()).isEmpty()) {
+            errors.add("key", "there is no cable type \"" + request.key() + "\"");
+        }
+        errors.throwIfAny();
+        return catalogues.typeIds(List.of(request.key())).stream()
+                .flatMap(type -> plans.using(type, operators.current()).stream())
+                .flatMap(plan -> effect(plan, request).stream())
+                .sorted(Comparator.comparingDouble((PlanEffectResponse e) -> -Math.abs(e.afterDb() - e.beforeDb())))
+                .toList();
+    }
+
+    private Optional<PlanEffectResponse> effect(PlanEntity plan, PlanEffectRequest change) {
+        AssessmentSpec before = documents.readStored(plan.document).assessment();
+        if (before == null || before.run() == null) {
+            return Optional.empty();
+        }
+        Client.requireListening();
+        try {
+            List<BandResponse> now = assessments.assess(before).bands();
+            List<BandResponse> then = assessments
+                    .assess(before.withRun(changed(before.run(), change)))
+                    .bands();
+            int most = IntStream.range(0, now.size())
+                    .boxed()
+                    .max(Comparator.comparingDouble(i -> movedDb(now.get(i), then.get(i))))
+                    .orElseThrow();
+            return movedDb(now.get(most), then.get(most)) < NOTEWORTHY_DB
+                    ? Optional.empty()
+                    : Optional.of(new PlanEffectResponse(
+                            plan.id,
+                            plan.site,
+                            plan.name,
+                            Optional.ofNullable(now.get(most).name())
+                                    .orElse(now.get(most).frequencyMHz() + " MHz"),
+                            now.get(most).totalLossDb(),
+                            then.get(most).totalLossDb()));
+        } catch (InvalidRequestException unfinished) {
+            return Optional.empty();
+        }
+    }
+
+    private static double movedDb(BandResponse now, BandResponse then) {
+        return Math.abs(now.totalLossDb() - then.totalLossDb());
+    }
+
+    private static List<RunElement> changed(List<RunElement> run, PlanEffectRequest change) {
+        List<RunElement> changed = new ArrayList<>();
+        for (RunElement element : run) {
+            changed.add(
+                    element instanceof RunElement.Line line && change.key().equals(line.cableKey())
+                            ? new RunElement.Line(
+                                    line.id(),
+                                    line.name(),
+                                    null,
+                                    null,
+                                    change.cable(),
+                                    line.lengthM(),
+                                    line.candidate())
+                            : element);
+        }
+        return changed;
+    }
+}

@@ -1,0 +1,33 @@
+package org.eskiz.server.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Which plans have pieces of the locker in their run. */
+@Service
+public class PlansOfPiecesService {
+
+    private final PlanRepository plans;
+
+    PlansOfPiecesService(PlanRepository plans) {
+        this.plans = plans;
+    }
+
+    /** A plan, as far as its name. */
+    public record PlanName(UUID id, String site, String name) {}
+
+    /** By the ids of the pieces; plans in the bin are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<PlanName>> all(UUID operator) {
+        return plans.withPieces(operator).stream()
+                .collect(Collectors.groupingBy(
+                        row -> (UUID) row[0],
+                        Collectors.mapping(
+                                row -> new PlanName((UUID) row[1], (String) row[2], (String) row[3]),
+                                Collectors.toList())));
+    }
+}
