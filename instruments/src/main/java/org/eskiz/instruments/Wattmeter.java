@@ -75,7 +75,7 @@ final class Wattmeter extends Instrument {
             return text(isKeyed() ? "1" : "0");
         }
         if (Scpi.is(header, "MEASure:POWer?")) {
-            return text("%.2f".formatted(read()));
+            return text(String.format(Locale.ROOT, "%.2f", read()));
         }
         throw undefined(header);
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
@@ -164,8 +165,11 @@ public record DistanceToFault(
      */
     public static DistanceToFault of(Sweep.OnePort sweep, Window window, Line line) {
         if (sweep.frequenciesMHz().size() < FEWEST_POINTS) {
-            throw new IllegalArgumentException("%d points are too few to tell distances; at least %d are needed"
-                    .formatted(sweep.frequenciesMHz().size(), FEWEST_POINTS));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "%d points are too few to tell distances; at least %d are needed",
+                    sweep.frequenciesMHz().size(),
+                    FEWEST_POINTS));
         }
         boolean isEven = isEven(sweep);
         Grid grid = isEven ? Grid.of(sweep) : Grid.resampled(sweep);
@@ -251,9 +255,11 @@ public record DistanceToFault(
             int n = f.size();
             double mean = (f.get(n - 1) - f.get(0)) / (n - 1);
             if (sweep.largestStepMHz() > DENSE_ENOUGH * mean) {
-                throw new IllegalArgumentException(
-                        "the steps are too uneven to tell distances: up to %.4g MHz, where %.4g MHz would be even"
-                                .formatted(sweep.largestStepMHz(), mean));
+                throw new IllegalArgumentException(String.format(
+                        Locale.ROOT,
+                        "the steps are too uneven to tell distances: up to %.4g MHz, where %.4g MHz would be even",
+                        sweep.largestStepMHz(),
+                        mean));
             }
             Complex[] values = new Complex[n];
             int before = 0;

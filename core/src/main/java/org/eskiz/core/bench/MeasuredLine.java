@@ -3,6 +3,7 @@ package org.eskiz.core.bench;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
@@ -241,13 +242,13 @@ public record MeasuredLine(
     public static void requireFineEnough(Sweep sweep, double lengthM, double velocityFactor) {
         double longestM = longestLengthM(sweep, velocityFactor);
         if (lengthM > longestM) {
-            throw new IllegalArgumentException(
-                    "the steps of %.4g MHz are too coarse for %.4g m: they can follow %.4g m; take steps of at most %.3g MHz"
-                            .formatted(
-                                    sweep.largestStepMHz(),
-                                    lengthM,
-                                    longestM,
-                                    sweep.largestStepMHz() * longestM / lengthM));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "the steps of %.4g MHz are too coarse for %.4g m: they can follow %.4g m; take steps of at most %.3g MHz",
+                    sweep.largestStepMHz(),
+                    lengthM,
+                    longestM,
+                    sweep.largestStepMHz() * longestM / lengthM));
         }
     }
 
@@ -319,17 +320,15 @@ public record MeasuredLine(
                                                 - shorted.frequenciesMHz().get(i))
                                         <= AS_WRITTEN * open.frequenciesMHz().get(i));
         if (!isSame) {
-            throw new IllegalArgumentException(
-                    "the open sweep has %d points from %s to %s MHz, the shorted one %d from %s to %s MHz; both must have the same"
-                            .formatted(
-                                    open.frequenciesMHz().size(),
-                                    open.frequenciesMHz().get(0),
-                                    open.frequenciesMHz()
-                                            .get(open.frequenciesMHz().size() - 1),
-                                    shorted.frequenciesMHz().size(),
-                                    shorted.frequenciesMHz().get(0),
-                                    shorted.frequenciesMHz()
-                                            .get(shorted.frequenciesMHz().size() - 1)));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "the open sweep has %d points from %s to %s MHz, the shorted one %d from %s to %s MHz; both must have the same",
+                    open.frequenciesMHz().size(),
+                    open.frequenciesMHz().get(0),
+                    open.frequenciesMHz().get(open.frequenciesMHz().size() - 1),
+                    shorted.frequenciesMHz().size(),
+                    shorted.frequenciesMHz().get(0),
+                    shorted.frequenciesMHz().get(shorted.frequenciesMHz().size() - 1)));
         }
     }
 

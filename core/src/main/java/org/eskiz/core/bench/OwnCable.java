@@ -2,6 +2,7 @@ package org.eskiz.core.bench;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.unit.Require;
 
@@ -33,9 +34,11 @@ public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> re
         long frequencies =
                 points.stream().mapToDouble(LossPoint::frequencyMHz).distinct().count();
         if (frequencies < FEWEST_POINTS) {
-            throw new IllegalArgumentException(
-                    "%d frequencies; at least %d are needed to part conductor, dielectric and joints"
-                            .formatted(frequencies, FEWEST_POINTS));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "%d frequencies; at least %d are needed to part conductor, dielectric and joints",
+                    frequencies,
+                    FEWEST_POINTS));
         }
         double warmth = new Attenuation(1, 0).conductorDbPer100m(1, temperatureC);
         double[] f = points.stream().mapToDouble(LossPoint::frequencyMHz).toArray();

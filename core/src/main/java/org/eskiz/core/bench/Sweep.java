@@ -1,6 +1,7 @@
 package org.eskiz.core.bench;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.complex.Complex;
 import org.eskiz.core.unit.Require;
@@ -90,9 +91,11 @@ public sealed interface Sweep {
     private static List<Double> checked(double referenceOhm, List<Double> frequencies, int values) {
         Require.positive("reference resistance in Ω", referenceOhm);
         if (frequencies.isEmpty() || frequencies.size() != values) {
-            throw new IllegalArgumentException(
-                    "a sweep has at least one point, and as many values as frequencies, not %d and %d"
-                            .formatted(frequencies.size(), values));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "a sweep has at least one point, and as many values as frequencies, not %d and %d",
+                    frequencies.size(),
+                    values));
         }
         for (int i = 1; i < frequencies.size(); i++) {
             if (!(frequencies.get(i) > frequencies.get(i - 1))) {

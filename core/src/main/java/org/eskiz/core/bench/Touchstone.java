@@ -172,7 +172,7 @@ public final class Touchstone {
             throw new TouchstoneException(number, "%s MHz; a frequency lies above 0".formatted(frequencyMHz));
         }
         if (frequencies.size() == MOST_POINTS) {
-            throw new TouchstoneException(number, "more than %d points".formatted(MOST_POINTS));
+            throw new TouchstoneException(number, String.format(Locale.ROOT, "more than %d points", MOST_POINTS));
         }
         double[] values = new double[words.length - 1];
         for (int i = 0; i < values.length; i++) {
@@ -199,12 +199,13 @@ public final class Touchstone {
         if (!isKnown || !isSteady) {
             throw new TouchstoneException(
                     number,
-                    "%d numbers, where %s"
-                            .formatted(
-                                    words.length,
-                                    isSteady
-                                            ? "a sweep of one port has 3 in a line, and one of two ports has 9"
-                                            : "the lines before have " + (numbers.get(0).length + 1)));
+                    String.format(
+                            Locale.ROOT,
+                            "%d numbers, where %s",
+                            words.length,
+                            isSteady
+                                    ? "a sweep of one port has 3 in a line, and one of two ports has 9"
+                                    : "the lines before have " + (numbers.get(0).length + 1)));
         }
     }
 

@@ -1,5 +1,7 @@
 package org.eskiz.core.bench;
 
+import java.util.Locale;
+
 /** A text that is no sweep, with the line where it stops being one. */
 public final class TouchstoneException extends IllegalArgumentException {
 
@@ -8,7 +10,7 @@ public final class TouchstoneException extends IllegalArgumentException {
     private final int line;
 
     TouchstoneException(int line, String message) {
-        super("line %d: %s".formatted(line, message));
+        super(String.format(Locale.ROOT, "line %d: %s", line, message));
         this.line = line;
     }
 

@@ -11,6 +11,7 @@
  * <p>An SWR read at the radio was read through the run that is up now: it is carried to the antenna once, through that
  * run, and every candidate is tried on the antenna found there. Money is decimal and never converted.
  *
- * <p>Depends on {@link org.eskiz.core.run}, {@link org.eskiz.core.cable} and {@link org.eskiz.core.unit}.
+ * <p>Depends on {@link org.eskiz.core.run} and what stands below it, and on {@link org.eskiz.core.receive} for what a band
+ * loses of its signal over the noise.
  */
 package org.eskiz.core.choice;

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.function.BooleanSupplier;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -21,7 +20,9 @@ import org.eskiz.core.unit.Require;
 public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
 
     private static final double ROUNDING_M = 1e-9;
-    private static final int BETWEEN_LOOKS = 512;
+
+    /** After so many looks at a reel, well under a second, the best plan found so far is answered. */
+    public static final long MOST_STEPS = 10_000_000;
 
     public CutPlan {
         begun = List.copyOf(begun);
@@ -81,9 +82,9 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
      *
      * @param owned reels at hand
      * @param soldInM length of reels that can be bought; 0 for none
-     * @param isOver whether the time is up
+     * @param mostSteps after which the best that was found is answered; usually {@link #MOST_STEPS}
      */
-    public static CutPlan of(List<Cut> cuts, List<Reel> owned, double soldInM, BooleanSupplier isOver) {
+    public static CutPlan of(List<Cut> cuts, List<Reel> owned, double soldInM, long mostSteps) {
         double longestM = Math.max(
                 soldInM, owned.stream().mapToDouble(Reel::lengthM).max().orElse(0));
         List<Cut> longestFirst = cuts.stream()
@@ -96,7 +97,7 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
         for (int i = 0; soldInM > 0 && i < possible.size(); i++) {
             reels.add(new Reel("new " + (i + 1), soldInM, true));
         }
-        var search = new Search(possible, reels, isOver);
+        var search = new Search(possible, reels, mostSteps);
         CutPlan plan = search.run();
         List<Cut> uncut = new ArrayList<>(longestFirst);
         plan.begun().forEach(b -> b.cuts().forEach(uncut::remove));
@@ -105,28 +106,21 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
 
     private static final class Search {
 
-        /** Anything uncut is worse than anything bought, which is worse than any reel begun, which outweighs the rest. */
-        private static final double UNCUT = 1e12;
-
-        private static final double BOUGHT = 1e6;
-        private static final double BEGUN = 1e2;
-        private static final double REST = 1e-3;
-
         private final List<Cut> cuts;
         private final List<Reel> reels;
-        private final BooleanSupplier isOver;
+        private final long mostSteps;
         private final double[] leftM;
         private final int[] reelOf;
         private final double[] laterM;
         private int[] best;
-        private double bestWeight = Double.POSITIVE_INFINITY;
+        private Waste least = Waste.BOUNDLESS;
         private boolean stopped;
-        private long looked;
+        private long steps;
 
-        Search(List<Cut> cuts, List<Reel> reels, BooleanSupplier isOver) {
+        Search(List<Cut> cuts, List<Reel> reels, long mostSteps) {
             this.cuts = cuts;
             this.reels = reels;
-            this.isOver = isOver;
+            this.mostSteps = mostSteps;
             this.leftM = reels.stream().mapToDouble(Reel::lengthM).toArray();
             this.reelOf = new int[cuts.size()];
             this.laterM = new double[cuts.size() + 1];
@@ -137,7 +131,7 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
         }
 
         CutPlan run() {
-            place(0, 0);
+            place(0, Waste.NONE);
             List<Begun> begun = new ArrayList<>();
             for (int r = 0; r < reels.size(); r++) {
                 List<Cut> of = new ArrayList<>();
@@ -156,12 +150,11 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
         }
 
         /** Puts a cut on every reel that has room for it, those begun first; and, if all else is worse, on none. */
-        private void place(int cut, double weight) {
-            if (++looked % BETWEEN_LOOKS == 0 && isOver.getAsBoolean()) {
-                stopped = true;
-            }
+        private void place(int cut, Waste waste) {
+            steps += reels.size();
+            stopped |= steps >= mostSteps;
             if (cut == cuts.size()) {
-                keep(weight);
+                keep(waste);
                 return;
             }
             Set<Double> triedLeft = new HashSet<>();
@@ -170,13 +163,14 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
                     if (isBegun(r) == begun
                             && leftM[r] >= cuts.get(cut).lengthM() - ROUNDING_M
                             && isNew(r, triedLeft)) {
-                        put(cut, r, weight);
+                        put(cut, r, waste);
                     }
                 }
             }
-            if (!stopped && weight + UNCUT * cuts.get(cut).lengthM() < bestWeight) {
+            Waste without = waste.plus(Waste.uncut(cuts.get(cut)));
+            if (!stopped && without.withRest(longestPossibleRest()).isLessThan(least)) {
                 reelOf[cut] = -1;
-                place(cut + 1, weight + UNCUT * cuts.get(cut).lengthM());
+                place(cut + 1, without);
             }
         }
 
@@ -186,33 +180,30 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
             return triedLeft.add(isBegun(reel) ? sign * leftM[reel] : sign * (leftM[reel] + 1e7));
         }
 
-        private void put(int cut, int reel, double weight) {
-            double beginning = isBegun(reel) ? 0 : weightOfBeginning(reels.get(reel));
+        private void put(int cut, int reel, Waste waste) {
+            Waste after = isBegun(reel) ? waste : waste.plus(Waste.begun(reels.get(reel)));
             double before = leftM[reel];
             leftM[reel] = before - cuts.get(cut).lengthM();
             reelOf[cut] = reel;
-            if (weight + beginning + atLeast(cut + 1) - REST * longestPossibleRest() < bestWeight) {
-                place(cut + 1, weight + beginning);
+            if (after.plus(atLeast(cut + 1)).withRest(longestPossibleRest()).isLessThan(least)) {
+                place(cut + 1, after);
             }
             leftM[reel] = before;
         }
 
-        private static double weightOfBeginning(Reel reel) {
-            return (reel.isBought() ? BOUGHT : BEGUN) * reel.lengthM();
-        }
-
         /** What has to be begun yet, since the room on the reels begun is less than what is still to be cut. */
-        private double atLeast(int from) {
+        private Waste atLeast(int from) {
             double room = 0;
-            double cheapest = Double.POSITIVE_INFINITY;
+            Waste cheapest = Waste.BOUNDLESS;
             for (int r = 0; r < reels.size(); r++) {
                 if (isBegun(r)) {
                     room += leftM[r];
-                } else {
-                    cheapest = Math.min(cheapest, weightOfBeginning(reels.get(r)));
+                } else if (Waste.begun(reels.get(r)).isLessThan(cheapest)) {
+                    cheapest = Waste.begun(reels.get(r));
                 }
             }
-            return laterM[from] > room + ROUNDING_M && cheapest < Double.POSITIVE_INFINITY ? cheapest : 0;
+            boolean isBeginning = laterM[from] > room + ROUNDING_M && cheapest != Waste.BOUNDLESS;
+            return isBeginning ? cheapest : Waste.NONE;
         }
 
         private double longestPossibleRest() {
@@ -227,15 +218,54 @@ public record CutPlan(List<Begun> begun, List<Cut> uncut, boolean isProven) {
             return leftM[reel] < reels.get(reel).lengthM();
         }
 
-        private void keep(double weight) {
+        private void keep(Waste waste) {
             double rest = 0;
             for (int r = 0; r < reels.size(); r++) {
                 rest = isBegun(r) ? Math.max(rest, leftM[r]) : rest;
             }
-            if (weight - REST * rest < bestWeight) {
-                bestWeight = weight - REST * rest;
+            Waste whole = waste.withRest(rest);
+            if (whole.isLessThan(least)) {
+                least = whole;
                 best = reelOf.clone();
             }
+        }
+    }
+
+    /**
+     * What a plan wastes, worst first: only where plans are equal in one is the next looked at.
+     *
+     * @param restM the longest single rest, which is no waste
+     */
+    private record Waste(double uncutM, double boughtM, double begunM, double restM) {
+
+        static final Waste NONE = new Waste(0, 0, 0, 0);
+        static final Waste BOUNDLESS = new Waste(Double.POSITIVE_INFINITY, 0, 0, 0);
+
+        static Waste uncut(Cut cut) {
+            return new Waste(cut.lengthM(), 0, 0, 0);
+        }
+
+        static Waste begun(Reel reel) {
+            return reel.isBought() ? new Waste(0, reel.lengthM(), 0, 0) : new Waste(0, 0, reel.lengthM(), 0);
+        }
+
+        Waste plus(Waste other) {
+            return new Waste(uncutM + other.uncutM, boughtM + other.boughtM, begunM + other.begunM, 0);
+        }
+
+        Waste withRest(double longestM) {
+            return new Waste(uncutM, boughtM, begunM, longestM);
+        }
+
+        boolean isLessThan(Waste other) {
+            double[] mine = {uncutM, boughtM, begunM, -restM};
+            double[] theirs = {other.uncutM, other.boughtM, other.begunM, -other.restM};
+            for (int i = 0; i < mine.length; i++) {
+                if (Math.abs(mine[i] - theirs[i]) > ROUNDING_M) {
+                    return mine[i] < theirs[i];
+                }
+            }
+            return false;
         }
     }
 }

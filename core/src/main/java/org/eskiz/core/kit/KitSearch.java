@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.BooleanSupplier;
 import java.util.function.ToDoubleFunction;
 
 /**
@@ -25,8 +24,8 @@ public final class KitSearch {
     private static final double CM_PER_M = 100;
     private static final double G_PER_KG = 1000;
 
-    /** How many sets are looked at between two looks at the clock. */
-    private static final int BETWEEN_LOOKS = 512;
+    /** After so many steps, well under a second, a search answers the best that it found, on every machine the same. */
+    public static final long MOST_STEPS = 500_000;
 
     private final KitWanted wanted;
     private final List<OwnedPiece> pieces;
@@ -36,7 +35,7 @@ public final class KitSearch {
     private final double[] leastWeightPerM;
     private final double[] longestM;
     private final double[] leftM;
-    private final BooleanSupplier isOver;
+    private final long mostSteps;
 
     private final int[] chosen;
     private final int[] chosenKinds;
@@ -59,10 +58,10 @@ public final class KitSearch {
      * Searches.
      *
      * @param pieces that may be used, each once
-     * @param isOver whether the time is up
+     * @param mostSteps after which the best that was found is answered; usually {@link #MOST_STEPS}
      * @throws IllegalArgumentException where least mass is wanted and the mass of a piece is not known
      */
-    public static Result search(List<OwnedPiece> pieces, KitWanted wanted, BooleanSupplier isOver) {
+    public static Result search(List<OwnedPiece> pieces, KitWanted wanted, long mostSteps) {
         if (wanted.preference() == KitPreference.LEAST_MASS) {
             pieces.stream().filter(p -> p.massKg().isEmpty()).findFirst().ifPresent(p -> {
                 throw new IllegalArgumentException("the mass of piece " + p.id() + " is not known");
@@ -77,12 +76,12 @@ public final class KitSearch {
         if (reachM < wanted.lengthM() - ROUNDING_M) {
             return new Result(Optional.empty(), true, wanted.lengthM() - reachM, 0);
         }
-        return new KitSearch(pieces, wanted, isOver).run();
+        return new KitSearch(pieces, wanted, mostSteps).run();
     }
 
-    private KitSearch(List<OwnedPiece> pieces, KitWanted wanted, BooleanSupplier isOver) {
+    private KitSearch(List<OwnedPiece> pieces, KitWanted wanted, long mostSteps) {
         this.wanted = wanted;
-        this.isOver = isOver;
+        this.mostSteps = mostSteps;
         this.pieces =
                 pieces.stream().sorted(mostPromisingFirst(wanted.preference())).toList();
         this.arrangement = new Arrangement(wanted.radio(), wanted.antenna(), this::weight);
@@ -167,14 +166,10 @@ public final class KitSearch {
             chosen[taken] = i;
             chosenKinds[taken] = kinds[i];
             extend(i + 1, taken + 1, lengthM + pieces.get(i).lengthM(), weight + weight(pieces.get(i)));
-            lookAtTheClock();
-        }
-    }
-
-    private void lookAtTheClock() {
-        looked++;
-        if (looked % BETWEEN_LOOKS == 0 && isOver.getAsBoolean()) {
-            stopped = true;
+            if (!stopped) {
+                looked++;
+                stopped = looked >= mostSteps;
+            }
         }
     }
 

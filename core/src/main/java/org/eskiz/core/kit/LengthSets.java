@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.TreeSet;
-import java.util.function.BooleanSupplier;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -22,14 +21,18 @@ public final class LengthSets {
 
     private static final int MOST_LENGTHS = 48;
     private static final double ROUNDING_M = 1e-9;
-    private static final int BETWEEN_LOOKS = 256;
+
+    /** After so many choices of pieces at a site, well under a second, a search answers the best that it found. */
+    public static final long MOST_STEPS = 100_000_000;
 
     private final Wanted wanted;
     private final double[] lengths;
-    private final BooleanSupplier isOver;
+    private final long mostSteps;
     private final double farthestM;
     private final int visits;
+    private boolean isEveryLengthTried;
     private boolean stopped;
+    private long steps;
     private long tried;
 
     /**
@@ -91,19 +94,23 @@ public final class LengthSets {
     /**
      * The best of each size.
      *
-     * @param best one for each number of pieces, from 1 on, as long as one piece more loses less; fewer where the time was up before
-     * @param isProven whether nothing better can be made of these lengths
+     * @param best one for each number of pieces, from 1 on, as long as one piece more loses less; fewer where the steps were used up before
+     * @param isProven whether nothing better can be made: every length was tried, in every set
      */
     public record Result(List<LengthSet> best, boolean isProven, long setsTried) {}
 
-    /** Searches. */
-    public static Result search(Wanted wanted, BooleanSupplier isOver) {
-        return new LengthSets(wanted, isOver).run();
+    /**
+     * Searches.
+     *
+     * @param mostSteps after which the best that was found is answered; usually {@link #MOST_STEPS}
+     */
+    public static Result search(Wanted wanted, long mostSteps) {
+        return new LengthSets(wanted, mostSteps).run();
     }
 
-    private LengthSets(Wanted wanted, BooleanSupplier isOver) {
+    private LengthSets(Wanted wanted, long mostSteps) {
         this.wanted = wanted;
-        this.isOver = isOver;
+        this.mostSteps = mostSteps;
         this.farthestM =
                 wanted.sites().stream().mapToDouble(Site::lengthM).max().orElseThrow();
         this.visits = wanted.sites().stream().mapToInt(Site::visits).sum();
@@ -113,7 +120,8 @@ public final class LengthSets {
     private double[] lengths() {
         long steps = steps(farthestM);
         TreeSet<Long> wholeSteps = new TreeSet<>(Comparator.reverseOrder());
-        if (steps <= MOST_LENGTHS) {
+        isEveryLengthTried = steps <= MOST_LENGTHS;
+        if (isEveryLengthTried) {
             for (long i = 1; i <= steps; i++) {
                 wholeSteps.add(i);
             }
@@ -142,7 +150,7 @@ public final class LengthSets {
                 best.add(set(ofSize.lengths));
             }
         }
-        return new Result(best, !stopped, tried);
+        return new Result(best, !stopped && isEveryLengthTried, tried);
     }
 
     /** One piece more is carried only for less loss. */
@@ -174,9 +182,8 @@ public final class LengthSets {
 
     private void weigh(double[] set, double sumM, Best best) {
         tried++;
-        if (tried % BETWEEN_LOOKS == 0 && isOver.getAsBoolean()) {
-            stopped = true;
-        }
+        steps += (long) wanted.sites().size() << set.length;
+        stopped = steps >= mostSteps;
         double first = wanted.lightestFirst() ? sumM : meanLossDb(set);
         if (first > best.first + ROUNDING_M) {
             return;

@@ -5,8 +5,8 @@
  * of every cable and of every mated pair grows with frequency, so the highest band is the one that loses most, and the one
  * that decides. What a kit does to a mismatched load on every band is for {@link org.eskiz.core.run} to say.
  *
- * <p>Every search takes a deadline as a {@link java.util.function.BooleanSupplier}, answers the best that it found until then,
- * and says whether that is proven to be the best. Searches are exact branch and bound: nothing is left out but what a bound
+ * <p>Every search is bounded in steps, not in seconds, so that it answers the same on every machine; it answers the best that
+ * it found until then, and says whether that is proven to be the best. Searches are exact branch and bound: nothing is left out but what a bound
  * shows to be no better.
  */
 package org.eskiz.core.kit;

@@ -14,7 +14,9 @@ public final class ImpossibleReadingException extends IllegalArgumentException {
                 "an SWR of %s cannot be read at the radio: whatever the antenna, this run shows between %.3f and %s there",
                 Double.toString(swr),
                 leastSwr,
-                Double.isInfinite(greatestSwr) ? "any SWR however high" : "%.3f".formatted(greatestSwr)));
+                Double.isInfinite(greatestSwr)
+                        ? "any SWR however high"
+                        : String.format(Locale.ROOT, "%.3f", greatestSwr)));
         this.leastSwr = leastSwr;
         this.greatestSwr = greatestSwr;
     }

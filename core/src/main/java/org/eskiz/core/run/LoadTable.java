@@ -2,6 +2,7 @@ package org.eskiz.core.run;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.numbers.complex.Complex;
@@ -104,9 +105,11 @@ public final class LoadTable {
         }
         Complex reflection = interpolated(frequencyMHz);
         if (!(reflection.abs() < 1)) {
-            throw new IllegalArgumentException(
-                    "at %s MHz the table has a reflection of %.3f, where an antenna must stay below 1"
-                            .formatted(frequencyMHz, reflection.abs()));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "at %s MHz the table has a reflection of %.3f, where an antenna must stay below 1",
+                    frequencyMHz,
+                    reflection.abs()));
         }
         return Optional.of(isAngleKnown ? impedance(reflection) : swr(reflection));
     }

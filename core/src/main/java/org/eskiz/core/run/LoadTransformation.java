@@ -1,5 +1,6 @@
 package org.eskiz.core.run;
 
+import java.util.Locale;
 import org.apache.commons.numbers.complex.Complex;
 
 /** What was measured at the radio end of a known run, carried through it to the antenna: de-embedding. */
@@ -24,9 +25,12 @@ public final class LoadTransformation {
         PortState antenna = whole.towardAntenna(seen(atRadio));
         Complex ohm = antenna.impedance();
         if (!(antenna.power() > 0) || !Double.isFinite(ohm.real()) || !Double.isFinite(ohm.imag())) {
-            throw new IllegalArgumentException(
-                    "%.4g Ω and %.4g Ω at the radio cannot be at %s MHz: behind this run no antenna shows that. It loses more than it should, or was measured elsewhere"
-                            .formatted(atRadio.resistanceOhm(), atRadio.reactanceOhm(), at.frequencyMHz()));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "%.4g Ω and %.4g Ω at the radio cannot be at %s MHz: behind this run no antenna shows that. It loses more than it should, or was measured elsewhere",
+                    atRadio.resistanceOhm(),
+                    atRadio.reactanceOhm(),
+                    at.frequencyMHz()));
         }
         return new Load.Impedance(ohm.real(), ohm.imag());
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -22,7 +23,7 @@ class CutPlanTest {
     }
 
     private static CutPlan plan(List<CutPlan.Cut> cuts, List<CutPlan.Reel> reels, double soldInM) {
-        return CutPlan.of(cuts, reels, soldInM, () -> false);
+        return CutPlan.of(cuts, reels, soldInM, CutPlan.MOST_STEPS);
     }
 
     /** The longest first would put 60 with 30 and need a third reel. */
@@ -76,6 +77,66 @@ class CutPlanTest {
         CutPlan plan = plan(cuts(60, 50, 40), List.of(owned(100)), 0);
 
         assertThat(plan.uncut()).extracting(CutPlan.Cut::lengthM).containsExactly(50.0);
+    }
+
+    @Test
+    void oneLongRestIsPreferredEvenWhereSomethingStaysUncut() {
+        CutPlan plan = plan(cuts(90, 90, 90, 5, 5), List.of(owned(100), owned(100)), 0);
+
+        assertThat(plan.uncut()).extracting(CutPlan.Cut::lengthM).containsExactly(90.0);
+        assertThat(plan.longestRestM()).isCloseTo(10, within(1e-9));
+    }
+
+    @Test
+    void aPlanThatRanOutOfStepsIsNotProven() {
+        CutPlan plan = CutPlan.of(cuts(60, 40, 30, 30, 40), List.of(owned(100), owned(100)), 100, 40);
+
+        assertThat(plan.isProven()).isFalse();
+        assertThat(plan.begun()).isNotEmpty();
+    }
+
+    /** Against every way there is to put each cut on a reel or on none. */
+    @Test
+    void nothingWastesLessThanAProvenPlan() {
+        Random random = new Random(11);
+        for (int round = 0; round < 40; round++) {
+            List<CutPlan.Cut> cuts = cuts(random.ints(5, 5, 60).asDoubleStream().toArray());
+            List<CutPlan.Reel> reels = List.of(owned(70), owned(50));
+            CutPlan plan = plan(cuts, reels, 0);
+            assertThat(plan.isProven()).isTrue();
+            double[] mine = {
+                plan.uncut().stream().mapToDouble(CutPlan.Cut::lengthM).sum(),
+                plan.begun().stream().mapToDouble(b -> b.reel().lengthM()).sum(),
+                -plan.longestRestM()
+            };
+            for (int way = 0; way < Math.pow(3, cuts.size()); way++) {
+                double[] other = waste(cuts, reels, way);
+                assertThat(Arrays.compare(mine, other)).isLessThanOrEqualTo(0);
+            }
+        }
+    }
+
+    /** Uncut, begun and, negative, the longest rest of one way; infinite where a reel is overdrawn. */
+    private static double[] waste(List<CutPlan.Cut> cuts, List<CutPlan.Reel> reels, int way) {
+        double[] cutM = new double[reels.size() + 1];
+        int rest = way;
+        for (CutPlan.Cut cut : cuts) {
+            cutM[rest % cutM.length] += cut.lengthM();
+            rest /= cutM.length;
+        }
+        double begun = 0;
+        double longest = 0;
+        for (int r = 0; r < reels.size(); r++) {
+            double lengthM = reels.get(r).lengthM();
+            if (cutM[r] > lengthM) {
+                return new double[] {Double.POSITIVE_INFINITY, 0, 0};
+            }
+            if (cutM[r] > 0) {
+                begun += lengthM;
+                longest = Math.max(longest, lengthM - cutM[r]);
+            }
+        }
+        return new double[] {cutM[reels.size()], begun, -longest};
     }
 
     @Test

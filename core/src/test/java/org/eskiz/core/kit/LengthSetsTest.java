@@ -13,7 +13,8 @@ class LengthSetsTest {
             List.of(new Site("jetty", 5, 1), new Site("camp", 10, 3), new Site("hill", 25, 1));
 
     private static LengthSets.Result search(List<Site> sites, double couplingDb, int most, boolean lightest) {
-        return LengthSets.search(new LengthSets.Wanted(sites, 0.05, couplingDb, 0.1, 5, most, lightest), () -> false);
+        return LengthSets.search(
+                new LengthSets.Wanted(sites, 0.05, couplingDb, 0.1, 5, most, lightest), LengthSets.MOST_STEPS);
     }
 
     @Test
@@ -60,13 +61,22 @@ class LengthSetsTest {
     }
 
     @Test
-    void aSetThatRanOutOfTimeIsNotProven() {
-        int[] looks = {0};
-        LengthSets.Result result =
-                LengthSets.search(new LengthSets.Wanted(SITES, 0.05, 0.1, 0.1, 0.6, 6, false), () -> ++looks[0] > 2);
+    void aSetThatRanOutOfStepsIsNotProven() {
+        LengthSets.Result result = LengthSets.search(new LengthSets.Wanted(SITES, 0.05, 0.1, 0.1, 5, 6, false), 3_000);
 
         assertThat(result.isProven()).isFalse();
         assertThat(result.best()).isNotEmpty();
+    }
+
+    @Test
+    void notEveryLengthTriedIsNotProven() {
+        LengthSets.Result coarse =
+                LengthSets.search(new LengthSets.Wanted(SITES, 0.05, 0.1, 0.1, 5, 2, false), LengthSets.MOST_STEPS);
+        LengthSets.Result fine =
+                LengthSets.search(new LengthSets.Wanted(SITES, 0.05, 0.1, 0.1, 0.1, 2, false), LengthSets.MOST_STEPS);
+
+        assertThat(coarse.isProven()).isTrue();
+        assertThat(fine.isProven()).isFalse();
     }
 
     @Test

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -156,7 +157,7 @@ public final class PlainBackup {
 
     private IllegalArgumentException refused(String what, String text) {
         String shown = text.length() > SHOWN ? text.substring(0, SHOWN) + "…" : text;
-        return new IllegalArgumentException("line %d is %s: %s".formatted(line, what, shown));
+        return new IllegalArgumentException(String.format(Locale.ROOT, "line %d is %s: %s", line, what, shown));
     }
 
     private static Set<String> statements() {

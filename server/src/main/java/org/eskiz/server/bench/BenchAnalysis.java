@@ -2,6 +2,7 @@ package org.eskiz.server.bench;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import org.eskiz.core.bench.Cause;
@@ -136,8 +137,11 @@ final class BenchAnalysis {
             if (isKnown && atMHz > 0) {
                 findings.add(
                         Code.LEAD_TAKEN_OUT,
-                        "the baseline was read through a lead that was then taken out: what it loses, %.2f dB at %s MHz, is added to the cable"
-                                .formatted(test.leadDb(atMHz), atMHz),
+                        String.format(
+                                Locale.ROOT,
+                                "the baseline was read through a lead that was then taken out: what it loses, %.2f dB at %s MHz, is added to the cable",
+                                test.leadDb(atMHz),
+                                atMHz),
                         "leadDb",
                         test.leadDb(atMHz),
                         "frequencyMHz",
@@ -167,8 +171,10 @@ final class BenchAnalysis {
                 && worst.orElseThrow().excessDb() > MUCH_FOR_A_SHORT_ONE_DB) {
             findings.add(
                     Code.SHORT_AND_LOSSY,
-                    "so short a piece hardly loses anything in the cable: the %.2f dB are in a connector, or in the calibration"
-                            .formatted(worst.orElseThrow().excessDb()),
+                    String.format(
+                            Locale.ROOT,
+                            "so short a piece hardly loses anything in the cable: the %.2f dB are in a connector, or in the calibration",
+                            worst.orElseThrow().excessDb()),
                     "excessDb",
                     worst.orElseThrow().excessDb(),
                     "lengthM",

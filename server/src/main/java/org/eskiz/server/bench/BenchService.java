@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -177,8 +178,11 @@ class BenchService {
 
     private static ConflictException changed(BenchTestRequest request, BenchTestResponse current) {
         return new ConflictException(
-                "the test was corrected meanwhile: you started from revision %d, it is at revision %d now"
-                        .formatted(request.revision(), current.summary().revision()),
+                String.format(
+                        Locale.ROOT,
+                        "the test was corrected meanwhile: you started from revision %d, it is at revision %d now",
+                        request.revision(),
+                        current.summary().revision()),
                 current);
     }
 

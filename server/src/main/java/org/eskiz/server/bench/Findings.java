@@ -3,6 +3,7 @@ package org.eskiz.server.bench;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.eskiz.core.bench.SweepDoubt;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFindingResponse;
@@ -39,29 +40,37 @@ final class Findings {
                 case GAIN ->
                     once(
                             Code.SWEEP_GAINS,
-                            "the sweep shows a loss of %.2f dB, below nothing: calibrate at the ends of the test leads and sweep again"
-                                    .formatted(d.number()),
+                            String.format(
+                                    Locale.ROOT,
+                                    "the sweep shows a loss of %.2f dB, below nothing: calibrate at the ends of the test leads and sweep again",
+                                    d.number()),
                             "leastDb",
                             d.number());
                 case MORE_OUT_THAN_IN ->
                     once(
                             Code.MORE_OUT_THAN_IN,
-                            "%.2f times as much comes out of the ports as goes in: the calibration does not fit"
-                                    .formatted(d.number()),
+                            String.format(
+                                    Locale.ROOT,
+                                    "%.2f times as much comes out of the ports as goes in: the calibration does not fit",
+                                    d.number()),
                             "times",
                             d.number());
                 case RIPPLE_EVERYWHERE ->
                     once(
                             Code.RIPPLE_EVERYWHERE,
-                            "the loss wavers by %.2f dB over the whole sweep: no calibration, or a loose plug while sweeping"
-                                    .formatted(d.number()),
+                            String.format(
+                                    Locale.ROOT,
+                                    "the loss wavers by %.2f dB over the whole sweep: no calibration, or a loose plug while sweeping",
+                                    d.number()),
                             "rippleDb",
                             d.number());
                 case MISMATCH_COUNTS ->
                     once(
                             Code.MISMATCH_COUNTS,
-                            "plain and matched loss differ by up to %.2f dB, since the line is not matched to the analyser"
-                                    .formatted(d.number()),
+                            String.format(
+                                    Locale.ROOT,
+                                    "plain and matched loss differ by up to %.2f dB, since the line is not matched to the analyser",
+                                    d.number()),
                             "differenceDb",
                             d.number());
             }

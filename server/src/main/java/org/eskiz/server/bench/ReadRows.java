@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -90,8 +91,11 @@ final class ReadRows {
                 .findFirst()
                 .ifPresent(p -> findings.add(
                         Code.CONNECTORS_BELOW_NOTHING,
-                        "the connectors would gain %.2f dB at %s MHz: the longer piece loses too little for its length"
-                                .formatted(-p.connectorsDb(), p.frequencyMHz()),
+                        String.format(
+                                Locale.ROOT,
+                                "the connectors would gain %.2f dB at %s MHz: the longer piece loses too little for its length",
+                                -p.connectorsDb(),
+                                p.frequencyMHz()),
                         "frequencyMHz",
                         p.frequencyMHz(),
                         "connectorsDb",
@@ -191,8 +195,12 @@ final class ReadRows {
                 if (isSame && (a.leastDb() > b.mostDb() || b.leastDb() > a.mostDb())) {
                     findings.once(
                             Code.LEVELS_DISAGREE,
-                            "two readings at %s MHz give %.2f and %.2f dB, farther apart than they may be wrong"
-                                    .formatted(a.frequencyMHz(), b.lossDb(), a.lossDb()),
+                            String.format(
+                                    Locale.ROOT,
+                                    "two readings at %s MHz give %.2f and %.2f dB, farther apart than they may be wrong",
+                                    a.frequencyMHz(),
+                                    b.lossDb(),
+                                    a.lossDb()),
                             "frequencyMHz",
                             a.frequencyMHz(),
                             "oneDb",

@@ -3,6 +3,7 @@ package org.eskiz.server.bench;
 import static java.util.Objects.requireNonNullElse;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
@@ -150,11 +151,12 @@ final class SweptLine {
                     && Math.abs(line.impedanceOhm().getAsDouble() - impedance) > SAME_IMPEDANCE * impedance) {
                 findings.add(
                         Code.OTHER_IMPEDANCE,
-                        "it has %.1f Ω, where %s has %s Ω"
-                                .formatted(
-                                        line.impedanceOhm().getAsDouble(),
-                                        type.facts().name(),
-                                        impedance),
+                        String.format(
+                                Locale.ROOT,
+                                "it has %.1f Ω, where %s has %s Ω",
+                                line.impedanceOhm().getAsDouble(),
+                                type.facts().name(),
+                                impedance),
                         "measuredOhm",
                         line.impedanceOhm().getAsDouble(),
                         "typeOhm",
@@ -173,8 +175,14 @@ final class SweptLine {
         if (isOfAnotherVelocity) {
             findings.add(
                     Code.OTHER_VELOCITY,
-                    "a wave is in it at %.3f of light's speed, where %s has %s: it is another cable, or %.2f m long rather than %s m"
-                            .formatted(measured, type.facts().name(), promised, line.lengthM(promised), statedM),
+                    String.format(
+                            Locale.ROOT,
+                            "a wave is in it at %.3f of light's speed, where %s has %s: it is another cable, or %.2f m long rather than %s m",
+                            measured,
+                            type.facts().name(),
+                            promised,
+                            line.lengthM(promised),
+                            statedM),
                     "measured",
                     measured,
                     "promised",

@@ -36,7 +36,9 @@ record CatalogueFileReader(List<ReadRow<CableTypeRequest>> cableTypes, List<Read
         }
         if (count > MOST) {
             throw new InvalidRequestException(
-                    "text", "%d cable types and connectors; at most %d can be read at once".formatted(count, MOST));
+                    "text",
+                    String.format(
+                            Locale.ROOT, "%d cable types and connectors; at most %d can be read at once", count, MOST));
         }
         return rows;
     }
@@ -59,9 +61,10 @@ record CatalogueFileReader(List<ReadRow<CableTypeRequest>> cableTypes, List<Read
                 || !file.path("cableTypes").isArray()
                 || !(file.path("connectors").isMissingNode()
                         || file.path("connectors").isArray())) {
-            throw new IllegalArgumentException(
-                    "this is no catalogue of schemaVersion %d with a list of cableTypes, and perhaps one of connectors"
-                            .formatted(CatalogueFile.SCHEMA_VERSION));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "this is no catalogue of schemaVersion %d with a list of cableTypes, and perhaps one of connectors",
+                    CatalogueFile.SCHEMA_VERSION));
         }
         JsonNode types = file.get("cableTypes");
         return new CatalogueFileReader(

@@ -4,6 +4,7 @@ import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -82,8 +83,11 @@ class CatalogueImportService {
             } else if (row.get().what() == What.REFUSED) {
                 errors.add(
                         "lines",
-                        "line %d cannot be taken: %s"
-                                .formatted(line, row.get().response().why()));
+                        String.format(
+                                Locale.ROOT,
+                                "line %d cannot be taken: %s",
+                                line,
+                                row.get().response().why()));
             }
         }
         errors.throwIfAny();

@@ -6,6 +6,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.cable.AveragePower;
@@ -72,8 +73,11 @@ public class OwnCableService {
                 revisions.findFirstByTypeOrderByNumberDesc(type).orElseThrow();
         if (request.revision() != null && request.revision() != newest.number) {
             throw new ConflictException(
-                    "the cable type was changed meanwhile: you started from revision %d, it is at revision %d now"
-                            .formatted(request.revision(), newest.number),
+                    String.format(
+                            Locale.ROOT,
+                            "the cable type was changed meanwhile: you started from revision %d, it is at revision %d now",
+                            request.revision(),
+                            newest.number),
                     RevisionMapper.read(newest).facts());
         }
         CableTypeRevisionEntity said = revision(request);

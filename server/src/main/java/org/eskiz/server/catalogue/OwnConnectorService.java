@@ -4,6 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.operator.OperatorService;
@@ -70,8 +71,11 @@ class OwnConnectorService {
         ConnectorEntity mine = own(key);
         if (request.revision() != null && request.revision() != mine.version) {
             throw new ConflictException(
-                    "the connector was changed meanwhile: you started from revision %d, it is at revision %d now"
-                            .formatted(request.revision(), mine.version),
+                    String.format(
+                            Locale.ROOT,
+                            "the connector was changed meanwhile: you started from revision %d, it is at revision %d now",
+                            request.revision(),
+                            mine.version),
                     mine.connector());
         }
         mine.say(said(request));

@@ -2,6 +2,7 @@ package org.eskiz.server.document;
 
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -60,8 +61,11 @@ public class PlanDocumentReader {
         if (version.isIntegralNumber() && version.asLong() != PlanDocument.SCHEMA_VERSION) {
             throw new InvalidRequestException(
                     "document.schemaVersion",
-                    "must be %d, the only form known here, not %s"
-                            .formatted(PlanDocument.SCHEMA_VERSION, version.asString()));
+                    String.format(
+                            Locale.ROOT,
+                            "must be %d, the only form known here, not %s",
+                            PlanDocument.SCHEMA_VERSION,
+                            version.asString()));
         }
     }
 

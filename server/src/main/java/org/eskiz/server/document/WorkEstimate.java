@@ -1,6 +1,7 @@
 package org.eskiz.server.document;
 
 import java.util.List;
+import java.util.Locale;
 import org.eskiz.server.problem.ValidationErrors;
 
 /**
@@ -138,13 +139,14 @@ public final class WorkEstimate {
         if (steps > MOST_STEPS) {
             errors.add(
                     path,
-                    "this asks for %d million steps of work, and one request may ask for %d: with this run and these bands, at most %d %s instead of %d"
-                            .formatted(
-                                    steps / 1_000_000,
-                                    MOST_STEPS / 1_000_000,
-                                    Math.max(1, count * MOST_STEPS / steps),
-                                    what,
-                                    count));
+                    String.format(
+                            Locale.ROOT,
+                            "this asks for %d million steps of work, and one request may ask for %d: with this run and these bands, at most %d %s instead of %d",
+                            steps / 1_000_000,
+                            MOST_STEPS / 1_000_000,
+                            Math.max(1, count * MOST_STEPS / steps),
+                            what,
+                            count));
             errors.throwIfAny();
         }
     }

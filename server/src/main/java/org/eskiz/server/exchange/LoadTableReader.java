@@ -52,8 +52,10 @@ final class LoadTableReader {
             default ->
                 throw new LoadFileException(
                         records.get(0).getRecordNumber(),
-                        "%d columns; there must be 2 (MHz, SWR) or 3 (MHz, R, X)"
-                                .formatted(records.get(0).size()));
+                        String.format(
+                                Locale.ROOT,
+                                "%d columns; there must be 2 (MHz, SWR) or 3 (MHz, R, X)",
+                                records.get(0).size()));
         };
     }
 
@@ -120,7 +122,9 @@ final class LoadTableReader {
 
     private double number(CSVRecord record, int column, int columns) {
         if (record.size() != columns) {
-            throw at(record, "%d columns, where the first row has %d".formatted(record.size(), columns));
+            throw at(
+                    record,
+                    String.format(Locale.ROOT, "%d columns, where the first row has %d", record.size(), columns));
         }
         String cell = separator == ',' ? record.get(column) : record.get(column).replace(',', '.');
         try {

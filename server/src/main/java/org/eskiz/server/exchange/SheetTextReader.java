@@ -141,7 +141,7 @@ final class SheetTextReader {
         }
         if (text.rows.size() > MOST_ROWS) {
             throw new LoadFileException(
-                    "more than %d rows; leave some out, a curve needs no more".formatted(MOST_ROWS));
+                    String.format(Locale.ROOT, "more than %d rows; leave some out, a curve needs no more", MOST_ROWS));
         }
         return text;
     }

@@ -154,9 +154,12 @@ class InstrumentService {
     private static List<Double> frequenciesMHz(double[] hertz) {
         for (int i = 0; i < hertz.length; i++) {
             if (hertz[i] <= 0 || (i > 0 && hertz[i] <= hertz[i - 1])) {
-                throw new UpstreamException(
-                        "the instrument gives %s Hz as frequency %d of %d, which cannot be: they rise from above 0"
-                                .formatted(hertz[i], i + 1, hertz.length));
+                throw new UpstreamException(String.format(
+                        Locale.ROOT,
+                        "the instrument gives %s Hz as frequency %d of %d, which cannot be: they rise from above 0",
+                        hertz[i],
+                        i + 1,
+                        hertz.length));
             }
         }
         return Arrays.stream(hertz).map(hz -> hz / 1e6).boxed().toList();

@@ -4,6 +4,7 @@ import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.time.Duration;
 import java.util.Arrays;
+import java.util.Locale;
 import java.util.Objects;
 import java.util.function.Function;
 import org.eskiz.server.operator.SettingsService;
@@ -74,8 +75,11 @@ class InstrumentSession {
                 where instrument_lease.holder = excluded.holder or instrument_lease.until < now()""", address(host, to.port()), to.holder(), (double) HELD_FOR.toSeconds());
         if (held == 0) {
             throw new ConflictException(
-                    "another tab drives the instrument at %s; it is let go %d s after that tab was last heard of"
-                            .formatted(to.address(), HELD_FOR.toSeconds()),
+                    String.format(
+                            Locale.ROOT,
+                            "another tab drives the instrument at %s; it is let go %d s after that tab was last heard of",
+                            to.address(),
+                            HELD_FOR.toSeconds()),
                     null);
         }
     }

@@ -11,6 +11,7 @@ import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import org.eskiz.server.problem.UpstreamException;
 
 /**
@@ -101,8 +102,12 @@ final class ScpiConnection implements AutoCloseable {
         int n = 0;
         for (int b = read(); b != '\n'; b = read()) {
             if (n == LONGEST_LINE) {
-                throw new UpstreamException("the answer of %s to %s does not end: more than %d characters in a line"
-                        .formatted(address, query, LONGEST_LINE));
+                throw new UpstreamException(String.format(
+                        Locale.ROOT,
+                        "the answer of %s to %s does not end: more than %d characters in a line",
+                        address,
+                        query,
+                        LONGEST_LINE));
             }
             if ((b < ' ' || b > '~') && b != '\r' && b != '\t') {
                 throw new UpstreamException("what %s answers to %s is no text".formatted(address, query));
@@ -156,27 +161,41 @@ final class ScpiConnection implements AutoCloseable {
             length = 10 * length + (read() - '0');
         }
         if (digits < 1 || digits > 9 || length < 0 || length > MOST_BLOCK_BYTES) {
-            throw new UpstreamException("%s announces a block of %d bytes; at most %d are read"
-                    .formatted(address, length, MOST_BLOCK_BYTES));
+            throw new UpstreamException(String.format(
+                    Locale.ROOT,
+                    "%s announces a block of %d bytes; at most %d are read",
+                    address,
+                    length,
+                    MOST_BLOCK_BYTES));
         }
         if (length != 8 * count) {
-            throw new UpstreamException("%s sends a block of %d bytes, where %d numbers have %d"
-                    .formatted(address, length, count, 8 * count));
+            throw new UpstreamException(String.format(
+                    Locale.ROOT,
+                    "%s sends a block of %d bytes, where %d numbers have %d",
+                    address,
+                    length,
+                    count,
+                    8 * count));
         }
         byte[] bytes = new byte[length];
         for (int i = 0; i < length; i++) {
             bytes[i] = (byte) read();
         }
         if (read() != '\n') {
-            throw new UpstreamException(
-                    "the block of %s goes on beyond the %d bytes that it announced".formatted(address, length));
+            throw new UpstreamException(String.format(
+                    Locale.ROOT, "the block of %s goes on beyond the %d bytes that it announced", address, length));
         }
         double[] values = new double[count];
         ByteBuffer.wrap(bytes).asDoubleBuffer().get(values);
         for (int i = 0; i < count; i++) {
             if (!Double.isFinite(values[i])) {
-                throw new UpstreamException(
-                        "value %d of %d from %s is %s, which is no number".formatted(i + 1, count, address, values[i]));
+                throw new UpstreamException(String.format(
+                        Locale.ROOT,
+                        "value %d of %d from %s is %s, which is no number",
+                        i + 1,
+                        count,
+                        address,
+                        values[i]));
             }
         }
         return values;

@@ -44,9 +44,6 @@ import org.springframework.stereotype.Service;
 @Service
 class KitSearchService {
 
-    /** Nobody waits longer than a second, all in all; each of the wishes gets its share of the searching. */
-    private static final long NANOS_A_WISH = 760_000_000L / KitPreference.values().length;
-
     private static final double USUAL_OHM = 50;
     private static final double USUAL_C = 20;
     private static final double SAME_OHM_WITHIN = 0.1;
@@ -221,8 +218,7 @@ class KitSearchService {
                     Optional.ofNullable(request.antenna()).map(PieceRequest.EndRequest::end),
                     pairLossDb(),
                     requireNonNullElse(request.mostPieces(), KitWanted.USUAL_MOST_PIECES));
-            long until = System.nanoTime() + NANOS_A_WISH;
-            KitSearch.Result result = KitSearch.search(pieces, wanted, () -> System.nanoTime() > until);
+            KitSearch.Result result = KitSearch.search(pieces, wanted, KitSearch.MOST_STEPS);
             setsTried += result.setsTried();
             shortByM = wish == KitPreference.LEAST_LOSS ? result.shortByM() : shortByM;
             result.kit().ifPresent(kit -> {

@@ -4,7 +4,6 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.BooleanSupplier;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.kit.Allowances;
@@ -22,9 +21,6 @@ import org.springframework.stereotype.Service;
 @Service
 class LengthService {
 
-    /** Nobody waits longer than a second. */
-    private static final long WITHIN_NANOS = 900_000_000L;
-
     private static final double G_PER_KG = 1000;
     private static final int USUAL_MOST_PIECES = 4;
 
@@ -32,11 +28,6 @@ class LengthService {
 
     LengthService(CatalogueService catalogues) {
         this.catalogues = catalogues;
-    }
-
-    private static BooleanSupplier deadline() {
-        long until = System.nanoTime() + WITHIN_NANOS;
-        return () -> System.nanoTime() > until;
     }
 
     LengthSetResponse sets(LengthSetRequest request) {
@@ -58,7 +49,7 @@ class LengthService {
                         request,
                         cable,
                         catalogue.connector(request.connectorKey()).orElseThrow()),
-                deadline());
+                LengthSets.MOST_STEPS);
         return new LengthSetResponse(
                 result.best().stream().map(s -> set(s, massGPerM != null)).toList(),
                 result.isProven(),
@@ -107,7 +98,7 @@ class LengthService {
                         .map(r -> new CutPlan.Reel(r.name(), r.lengthM(), false))
                         .toList(),
                 requireNonNullElse(request.soldInM(), 0.0),
-                deadline());
+                CutPlan.MOST_STEPS);
         return new CutPlanResponse(
                 plan.begun().stream()
                         .map(b -> new CutPlanResponse.BegunReelResponse(

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -151,8 +152,11 @@ class PieceService implements KnownPieces {
 
     private static ConflictException changed(PieceRequest request, PieceResponse current) {
         return new ConflictException(
-                "the piece was changed meanwhile: you started from version %d, it is at version %d now"
-                        .formatted(request.version(), current.summary().version()),
+                String.format(
+                        Locale.ROOT,
+                        "the piece was changed meanwhile: you started from version %d, it is at version %d now",
+                        request.version(),
+                        current.summary().version()),
                 current);
     }
 

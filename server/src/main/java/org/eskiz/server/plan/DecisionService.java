@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -112,8 +113,11 @@ class DecisionService {
     private static void requireVersion(DecisionRequest request, PlanResponse plan) {
         if (plan.version() != request.planVersion()) {
             throw new ConflictException(
-                    "the plan was changed meanwhile: you looked at version %d, it is at version %d now"
-                            .formatted(request.planVersion(), plan.version()),
+                    String.format(
+                            Locale.ROOT,
+                            "the plan was changed meanwhile: you looked at version %d, it is at version %d now",
+                            request.planVersion(),
+                            plan.version()),
                     plan);
         }
     }

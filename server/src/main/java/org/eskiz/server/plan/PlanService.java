@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -209,8 +210,11 @@ class PlanService {
 
     private static ConflictException changed(Long expected, PlanResponse current) {
         return new ConflictException(
-                "the plan was changed meanwhile: you started from version %d, it is at version %d now"
-                        .formatted(expected, current.version()),
+                String.format(
+                        Locale.ROOT,
+                        "the plan was changed meanwhile: you started from version %d, it is at version %d now",
+                        expected,
+                        current.version()),
                 current);
     }
 

@@ -1,6 +1,7 @@
 package org.eskiz.server.problem;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -26,7 +27,8 @@ public final class InvalidRequestException extends RuntimeException {
         int left = errors.size() - MOST_TOLD + 1;
         return Stream.concat(
                         errors.stream().limit(MOST_TOLD - 1L),
-                        Stream.of(new FieldError("", "and %d more are wrong in the same request".formatted(left))))
+                        Stream.of(new FieldError(
+                                "", String.format(Locale.ROOT, "and %d more are wrong in the same request", left))))
                 .toList();
     }
 

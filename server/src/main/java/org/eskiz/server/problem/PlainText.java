@@ -10,6 +10,7 @@ import jakarta.validation.ConstraintValidatorContext;
 import jakarta.validation.Payload;
 import java.lang.annotation.Retention;
 import java.lang.annotation.Target;
+import java.util.Locale;
 import java.util.OptionalInt;
 
 /** Text that can be stored and shown as it is: capped in length, without NUL and without halves of characters. */
@@ -55,7 +56,7 @@ public @interface PlainText {
                 return "must not be empty";
             }
             if (value.length() > rules.max()) {
-                return "must be at most %d characters, not %d".formatted(rules.max(), value.length());
+                return String.format(Locale.ROOT, "must be at most %d characters, not %d", rules.max(), value.length());
             }
             OptionalInt unstorable = value.codePoints()
                     .filter(c -> c == 0 || (c >= Character.MIN_SURROGATE && c <= Character.MAX_SURROGATE))

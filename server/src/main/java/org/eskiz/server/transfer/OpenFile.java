@@ -1,5 +1,6 @@
 package org.eskiz.server.transfer;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Supplier;
 import org.eskiz.server.operator.Settings;
@@ -88,7 +89,7 @@ final class OpenFile {
         }
         for (int count = 0; parser.nextToken() != JsonToken.END_ARRAY; count++) {
             if (count == MOST_PARTS) {
-                throw refused("\"%s\" must be at most %d".formatted(field, MOST_PARTS));
+                throw refused(String.format(Locale.ROOT, "\"%s\" must be at most %d", field, MOST_PARTS));
             }
             parser.skipChildren();
         }
@@ -99,8 +100,11 @@ final class OpenFile {
             throw refused("this is no file of Eskiz: it has no schemaVersion");
         }
         if (version.asLong() > TransferFile.SCHEMA_VERSION) {
-            throw refused("this file is of form %s and comes from a later Eskiz; form %d is the newest known here"
-                    .formatted(version.asString(), TransferFile.SCHEMA_VERSION));
+            throw refused(String.format(
+                    Locale.ROOT,
+                    "this file is of form %s and comes from a later Eskiz; form %d is the newest known here",
+                    version.asString(),
+                    TransferFile.SCHEMA_VERSION));
         }
         // files of a catalogue alone are older than this form, and have no name for themselves
         boolean isCatalogue = format == null && hasTypes;
@@ -127,7 +131,7 @@ final class OpenFile {
 
     /** A part as it reads after its tree was changed. */
     <T> T typed(Section<T> section, JsonNode tree, int position) {
-        String path = "%s[%d]".formatted(section.field(), position);
+        String path = String.format(Locale.ROOT, "%s[%d]", section.field(), position);
         T part = read(tree, section.type(), path);
         if (part == null) {
             throw new InvalidRequestException(path, "must not be null");
@@ -184,8 +188,12 @@ final class OpenFile {
             }
         } catch (StreamReadException e) {
             TokenStreamLocation where = e.getLocation();
-            throw refused("this is not whole, or not JSON: line %d, column %d: %s"
-                    .formatted(where.getLineNr(), where.getColumnNr(), e.getOriginalMessage()));
+            throw refused(String.format(
+                    Locale.ROOT,
+                    "this is not whole, or not JSON: line %d, column %d: %s",
+                    where.getLineNr(),
+                    where.getColumnNr(),
+                    e.getOriginalMessage()));
         }
     }
 

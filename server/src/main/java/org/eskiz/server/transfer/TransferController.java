@@ -8,6 +8,7 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Locale;
 import java.util.UUID;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
@@ -70,7 +71,8 @@ class TransferController {
     void part(@PathVariable UUID id, @PathVariable int number, @RequestBody byte[] content) {
         if (number < 0 || number >= TransferUploads.MOST_PARTS) {
             throw new InvalidRequestException(
-                    "number", "must be from 0 to %d, not %d".formatted(TransferUploads.MOST_PARTS - 1, number));
+                    "number",
+                    String.format(Locale.ROOT, "must be from 0 to %d, not %d", TransferUploads.MOST_PARTS - 1, number));
         }
         uploads.put(id, number, content);
     }

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.SequenceInputStream;
 import java.util.Enumeration;
 import java.util.List;
+import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.UUID;
 import org.eskiz.server.operator.OperatorService;
@@ -48,7 +49,8 @@ class TransferUploads {
                 where u.id = ? and u.operator_id = ? order by p.number""", Integer.class, upload, operators.current());
         for (int i = 0; i < numbers.size(); i++) {
             if (numbers.get(i) != i) {
-                throw new InvalidRequestException("uploadId", "part %d of this file has not come".formatted(i));
+                throw new InvalidRequestException(
+                        "uploadId", String.format(Locale.ROOT, "part %d of this file has not come", i));
             }
         }
         if (numbers.isEmpty()) {

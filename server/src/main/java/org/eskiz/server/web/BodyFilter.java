@@ -17,6 +17,7 @@ import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.InvalidMediaTypeException;
@@ -223,7 +224,9 @@ final class BodyFilter implements Filter {
         @Override
         public void onTimeout(AsyncEvent event) {
             end(new Read(
-                    null, HttpStatus.REQUEST_TIMEOUT, "the body did not come within %d s".formatted(WITHIN_MS / 1000)));
+                    null,
+                    HttpStatus.REQUEST_TIMEOUT,
+                    String.format(Locale.ROOT, "the body did not come within %d s", WITHIN_MS / 1000)));
         }
 
         @Override

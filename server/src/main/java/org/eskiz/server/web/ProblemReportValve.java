@@ -2,6 +2,7 @@ package org.eskiz.server.web;
 
 import java.io.IOException;
 import java.io.Writer;
+import java.util.Locale;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ErrorReportValve;
@@ -28,7 +29,8 @@ public final class ProblemReportValve extends ErrorReportValve {
         response.setCharacterEncoding("UTF-8");
         try (Writer writer = response.getReporter()) {
             if (writer != null) {
-                writer.write("{\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}".formatted(title, code, detail));
+                writer.write(String.format(
+                        Locale.ROOT, "{\"title\":\"%s\",\"status\":%d,\"detail\":\"%s\"}", title, code, detail));
                 response.finishResponse();
             }
         } catch (IOException e) {

@@ -97,9 +97,11 @@ public record CsvCells(CSVRecord record) {
 
     private void requireWhole() {
         if (!record.isConsistent()) {
-            throw new IllegalArgumentException("%d cells, where the header has %d"
-                    .formatted(
-                            record.size(), record.getParser().getHeaderNames().size()));
+            throw new IllegalArgumentException(String.format(
+                    Locale.ROOT,
+                    "%d cells, where the header has %d",
+                    record.size(),
+                    record.getParser().getHeaderNames().size()));
         }
     }
 
