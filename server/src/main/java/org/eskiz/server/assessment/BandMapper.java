@@ -2,11 +2,8 @@ package org.eskiz.server.assessment;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
 import org.eskiz.core.exposure.Exposure;
-import org.eskiz.core.run.Element;
-import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.server.catalogue.Catalogue;
@@ -20,14 +17,10 @@ import org.eskiz.server.document.Surroundings;
 /** Writes what the core found on a band, with what an operator should know about it. */
 public final class BandMapper {
 
-    /** Less reflection than this at the radio is not worth a sentence. */
-    private static final double NOTEWORTHY_REFLECTION_DB = 0.05;
-
-    private final Catalogue catalogue;
+    private final FindingMapper findings;
     private final RadioSpec radio;
     private final List<RunElement> elements;
     private final Surroundings surroundings;
-    private final Run run;
 
     /**
      * @param catalogue where keys are looked up
@@ -35,11 +28,10 @@ public final class BandMapper {
      * @param run the same for the core
      */
     public BandMapper(Catalogue catalogue, AssessmentSpec request, Run run) {
-        this.catalogue = catalogue;
         this.radio = request.radio();
         this.elements = request.run();
         this.surroundings = new Surroundings(request.receiver(), request.exposure());
-        this.run = run;
+        this.findings = new FindingMapper(catalogue, radio, elements, run);
     }
 
     public AssessmentResponse.BandResponse band(BandSpec band, RunAssessment a) {
@@ -66,7 +58,7 @@ public final class BandMapper {
                 surroundings.receivePenaltyDb(a),
                 near(band, a),
                 elements(a),
-                findings(band, a));
+                findings.findings(band, a));
     }
 
     private List<AssessmentResponse.ElementResponse> elements(RunAssessment a) {
@@ -80,51 +72,6 @@ public final class BandMapper {
                     boxed(e.powerOutW())));
         }
         return answers;
-    }
-
-    private List<FindingResponse> findings(BandSpec band, RunAssessment a) {
-        List<FindingResponse> findings = new ArrayList<>();
-        for (int i = 0; i < elements.size(); i++) {
-            if (run.elements().get(i).isExtrapolatedAt(a.conditions().frequencyMHz())) {
-                findings.add(extrapolated(elements.get(i), run.elements().get(i), band));
-            }
-        }
-        findings.addAll(new RunFindings(catalogue, elements).of(radio, band, a));
-        boolean unitAtAntenna = a.radio().matching() == Matching.AT_ANTENNA;
-        if (unitAtAntenna && a.reflectionLossDb() > NOTEWORTHY_REFLECTION_DB) {
-            findings.add(new FindingResponse(
-                    "REFLECTS_AT_RADIO",
-                    FindingResponse.Severity.CAUTION,
-                    null,
-                    band.id(),
-                    Map.of("reflectionLossDb", a.reflectionLossDb(), "swrAtRadio", a.swrAtRadio()),
-                    "the line is flat, but not of the radio's impedance: it still reflects at the radio"));
-        }
-        return findings;
-    }
-
-    private FindingResponse extrapolated(RunElement asked, Element element, BandSpec band) {
-        boolean isLine = element instanceof Element.Line;
-        String what = isLine ? sheetName((RunElement.Line) asked) : ((RunElement.Joint) asked).connectorKey();
-        return new FindingResponse(
-                isLine ? "EXTRAPOLATED_CABLE" : "EXTRAPOLATED_JOINT",
-                FindingResponse.Severity.INFO,
-                asked.id(),
-                band.id(),
-                Map.of("of", what, "frequencyMHz", band.frequencyMHz()),
-                isLine
-                        ? "extrapolated beyond the sheet of " + what
-                        : "above the highest frequency of connector " + what + ": its loss is extrapolated");
-    }
-
-    private String sheetName(RunElement.Line line) {
-        if (line.cableKey() != null) {
-            return line.cableKey();
-        }
-        if (line.pieceId() != null) {
-            return line.typeIn(catalogue).orElseThrow().facts().name();
-        }
-        return line.name() == null ? "a cable of one's own" : line.name();
     }
 
     /** Null for a receiver. */

@@ -11,6 +11,7 @@ import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.choice.Band;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
+import org.eskiz.core.run.LineJunction;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.Radio;
@@ -141,5 +142,24 @@ public final class DocumentMapper {
 
     private static OptionalDouble optional(Double value) {
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    /** An element as far as its neighbours matter. */
+    public static LineJunction.Part part(RunElement element, Catalogue catalogue) {
+        if (element instanceof RunElement.Transformer t) {
+            return new LineJunction.Part.Transformer(t.impedanceRatio());
+        }
+        if (element instanceof RunElement.Line line) {
+            return part(line, catalogue);
+        }
+        return new LineJunction.Part.Other();
+    }
+
+    private static LineJunction.Part part(RunElement.Line line, Catalogue catalogue) {
+        if (line.cable() != null) {
+            return new LineJunction.Part.Line(false, line.cable().impedanceOhm());
+        }
+        var facts = line.typeIn(catalogue).orElseThrow().facts();
+        return new LineJunction.Part.Line(facts.balanced(), facts.impedanceOhm());
     }
 }

@@ -20,12 +20,14 @@ import org.eskiz.core.kit.KitSearch;
 import org.eskiz.core.kit.KitWanted;
 import org.eskiz.core.kit.OwnedPiece;
 import org.eskiz.core.kit.Packing;
+import org.eskiz.core.run.LineJunction;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.document.BandSpec;
+import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.MoneySpec;
 import org.eskiz.server.document.PurchaseSpec;
 import org.eskiz.server.document.RunElement;
@@ -46,7 +48,6 @@ class KitSearchService {
 
     private static final double USUAL_OHM = 50;
     private static final double USUAL_C = 20;
-    private static final double SAME_OHM_WITHIN = 0.1;
 
     private final PieceHistoryReader histories;
     private final ComparisonService comparisons;
@@ -187,10 +188,10 @@ class KitSearchService {
             double station = request.comparison().radio() == null
                     ? USUAL_OHM
                     : requireNonNullElse(request.comparison().radio().impedanceOhm(), USUAL_OHM);
-            for (RunElement before : run.subList(0, section)) {
-                station *= before instanceof RunElement.Transformer t ? t.impedanceRatio() : 1;
-            }
-            return Math.abs(ohm - station) <= SAME_OHM_WITHIN * station;
+            List<LineJunction.Part> before = run.subList(0, section).stream()
+                    .map(e -> DocumentMapper.part(e, catalogue))
+                    .toList();
+            return LineJunction.isSameImpedance(ohm, LineJunction.stationOhm(before, station));
         }
 
         private void use(PieceHistory h, CableType cable) {

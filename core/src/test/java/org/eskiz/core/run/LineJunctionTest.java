@@ -1,11 +1,10 @@
-package org.eskiz.core.choice;
+package org.eskiz.core.run;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import org.eskiz.core.choice.LineJunction.Part;
-import org.eskiz.core.choice.LineJunction.Problem;
-import org.eskiz.core.run.Matching;
+import org.eskiz.core.run.LineJunction.Part;
+import org.eskiz.core.run.LineJunction.Problem;
 import org.junit.jupiter.api.Test;
 
 class LineJunctionTest {

@@ -1,0 +1,149 @@
+package org.eskiz.server.assessment;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.eskiz.core.run.Element;
+import org.eskiz.core.run.Finding;
+import org.eskiz.core.run.Findings;
+import org.eskiz.core.run.LineJunction;
+import org.eskiz.core.run.Run;
+import org.eskiz.core.run.RunAssessment;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.document.BandSpec;
+import org.eskiz.server.document.DocumentMapper;
+import org.eskiz.server.document.RadioSpec;
+import org.eskiz.server.document.RunElement;
+
+/** Writes what the core found about a run on a band. */
+final class FindingMapper {
+
+    private final Catalogue catalogue;
+    private final RadioSpec radio;
+    private final List<RunElement> elements;
+    private final Run run;
+
+    /**
+     * @param catalogue where keys are looked up
+     * @param elements as requested
+     * @param run the same for the core
+     */
+    FindingMapper(Catalogue catalogue, RadioSpec radio, List<RunElement> elements, Run run) {
+        this.catalogue = catalogue;
+        this.radio = radio;
+        this.elements = elements;
+        this.run = run;
+    }
+
+    List<FindingResponse> findings(BandSpec band, RunAssessment a) {
+        List<LineJunction.Part> parts =
+                elements.stream().map(e -> DocumentMapper.part(e, catalogue)).toList();
+        List<OptionalDouble> pieceLengthsM =
+                elements.stream().map(this::pieceLengthM).toList();
+        return Findings.of(run, parts, pieceLengthsM, DocumentMapper.matchesUpToSwr(radio), a).stream()
+                .map(f -> response(f, band))
+                .toList();
+    }
+
+    private OptionalDouble pieceLengthM(RunElement element) {
+        return element instanceof RunElement.Line line && line.pieceId() != null
+                ? catalogue.piece(line.pieceId()).stream()
+                        .mapToDouble(p -> p.lengthM())
+                        .findFirst()
+                : OptionalDouble.empty();
+    }
+
+    private FindingResponse response(Finding finding, BandSpec band) {
+        if (finding instanceof Finding.Extrapolated f) {
+            return extrapolated(f, band);
+        } else if (finding instanceof Finding.Junction f) {
+            return junction(f.junction(), band);
+        } else if (finding instanceof Finding.OtherLength f) {
+            return otherLength(f, band);
+        } else if (finding instanceof Finding.NoLoad f) {
+            return swr("NO_LOAD", band, f.swr(), f.fromSwr(), "this is as good as no load");
+        } else if (finding instanceof Finding.RadioSeesSwr f) {
+            return swr("RADIO_SEES_SWR", band, f.swr(), f.bearsSwr(), "many radios reduce their power");
+        } else if (finding instanceof Finding.BeyondMatchingUnit f) {
+            return swr("BEYOND_MATCHING_UNIT", band, f.swr(), f.upToSwr(), "beyond what the matching unit copes with");
+        }
+        return reflects((Finding.ReflectsAtRadio) finding, band);
+    }
+
+    private FindingResponse extrapolated(Finding.Extrapolated f, BandSpec band) {
+        RunElement asked = elements.get(f.element());
+        boolean isLine = run.elements().get(f.element()) instanceof Element.Line;
+        String what = isLine ? sheetName((RunElement.Line) asked) : ((RunElement.Joint) asked).connectorKey();
+        return new FindingResponse(
+                isLine ? "EXTRAPOLATED_CABLE" : "EXTRAPOLATED_JOINT",
+                FindingResponse.Severity.INFO,
+                asked.id(),
+                band.id(),
+                Map.of("of", what, "frequencyMHz", band.frequencyMHz()),
+                isLine
+                        ? "extrapolated beyond the sheet of " + what
+                        : "above the highest frequency of connector " + what + ": its loss is extrapolated");
+    }
+
+    private String sheetName(RunElement.Line line) {
+        if (line.cableKey() != null) {
+            return line.cableKey();
+        }
+        if (line.pieceId() != null) {
+            return line.typeIn(catalogue).orElseThrow().facts().name();
+        }
+        return line.name() == null ? "a cable of one's own" : line.name();
+    }
+
+    private FindingResponse junction(LineJunction junction, BandSpec band) {
+        boolean isMerelyOther = junction.problem() == LineJunction.Problem.OTHER_IMPEDANCE;
+        return new FindingResponse(
+                junction.problem().name(),
+                isMerelyOther ? FindingResponse.Severity.INFO : FindingResponse.Severity.CAUTION,
+                elements.get(junction.element()).id(),
+                band.id(),
+                Map.of(
+                        "element", junction.element(),
+                        "impedanceOhm", junction.ohm(),
+                        "stationOhm", junction.stationOhm()),
+                switch (junction.problem()) {
+                    case BALANCED_MEETS_COAX -> "balanced line and coaxial cable meet without a transformer";
+                    case NEEDS_BALANCED_UNIT -> "a balanced line at the radio needs a balanced matching unit";
+                    case BALANCED_INTO_RADIO ->
+                        "a balanced line at an unbalanced radio needs a transformer or a balanced matching unit";
+                    case OTHER_IMPEDANCE -> "the line is of another impedance than the station and transforms the load";
+                });
+    }
+
+    private FindingResponse otherLength(Finding.OtherLength f, BandSpec band) {
+        RunElement.Line line = (RunElement.Line) elements.get(f.element());
+        String label = catalogue.piece(line.pieceId()).orElseThrow().label();
+        return new FindingResponse(
+                "PIECE_OF_OTHER_LENGTH",
+                FindingResponse.Severity.CAUTION,
+                line.id(),
+                band.id(),
+                Map.of("piece", label, "lengthM", f.lengthM(), "inRunM", f.inRunM()),
+                "%s is %s m long, and stands here with %s m".formatted(label, f.lengthM(), f.inRunM()));
+    }
+
+    /** An SWR without bound has no number in JSON, and is left out. */
+    private static FindingResponse swr(String code, BandSpec band, double swr, double limit, String text) {
+        Map<String, Object> values = new HashMap<>(Map.of("limit", limit));
+        if (Double.isFinite(swr)) {
+            values.put("swr", swr);
+        }
+        return new FindingResponse(code, FindingResponse.Severity.CAUTION, null, band.id(), values, text);
+    }
+
+    private static FindingResponse reflects(Finding.ReflectsAtRadio f, BandSpec band) {
+        return new FindingResponse(
+                "REFLECTS_AT_RADIO",
+                FindingResponse.Severity.CAUTION,
+                null,
+                band.id(),
+                Map.of("reflectionLossDb", f.reflectionLossDb(), "swrAtRadio", f.swrAtRadio()),
+                "the line is flat, but not of the radio's impedance: it still reflects at the radio");
+    }
+}
