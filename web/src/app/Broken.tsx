@@ -5,12 +5,12 @@ export function Broken() {
   const error = useRouteError();
   return (
     <main className="flex max-w-[60ch] flex-col gap-3 p-8">
-      <h1 className="text-[20px] font-bold">This sheet could not be drawn.</h1>
+      <h1 className="text-title font-bold">This sheet could not be drawn.</h1>
       <p>
         That is a fault of Eskiz. What was stored is stored, and what was being typed is kept in
         this browser.
       </p>
-      <p className="figures text-[12px] text-soft">
+      <p className="figures text-fine text-soft">
         {error instanceof Error ? error.message : String(error)}
       </p>
       <span className="flex gap-4">

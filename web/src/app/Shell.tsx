@@ -27,8 +27,8 @@ export function Shell({ here, children }: { here?: string; children: React.React
 
   return (
     <div className="flex min-h-dvh flex-col min-[900px]:h-dvh print:h-auto">
-      <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 max-[899px]:gap-3.5 max-[899px]:px-3 max-[899px]:text-[13px] print:hidden">
-        <NavLink to="/plans" className="flex items-center text-[17px] font-bold tracking-tight">
+      <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 max-[899px]:gap-3.5 max-[899px]:px-3 max-[899px]:text-body print:hidden">
+        <NavLink to="/plans" className="flex items-center text-heading font-bold tracking-tight">
           Eskiz
         </NavLink>
         <nav
@@ -79,7 +79,7 @@ function ShortcutList({ open, onClose }: { open: boolean; onClose: () => void })
     <Dialog open={open} onClose={onClose} className="relative z-30">
       <div className="fixed inset-0 flex items-center justify-center bg-ink/30 p-4">
         <DialogPanel className="max-h-full w-[420px] overflow-auto border border-ink bg-paper p-5">
-          <DialogTitle className="mb-3 text-[16px] font-bold">Shortcuts</DialogTitle>
+          <DialogTitle className="mb-3 text-heading font-bold">Shortcuts</DialogTitle>
           <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
             {SHORTCUT_LIST.map(({ keys, what }) => (
               <div key={keys} className="contents">
@@ -88,7 +88,7 @@ function ShortcutList({ open, onClose }: { open: boolean; onClose: () => void })
               </div>
             ))}
           </dl>
-          <p className="mt-3 text-[12px] text-soft">
+          <p className="mt-3 text-fine text-soft">
             They rest while a field is being typed in. The settings turn single letters off.
           </p>
           <button type="button" className="action mt-4" onClick={onClose}>

@@ -176,7 +176,7 @@ export function Plot(props: Props) {
       </svg>
       {at !== null && (
         <div
-          className="figures pointer-events-none absolute z-10 border border-hairline bg-paper px-1.5 py-0.5 text-[11px] whitespace-nowrap"
+          className="figures pointer-events-none absolute z-10 border border-hairline bg-paper px-1.5 py-0.5 text-small whitespace-nowrap"
           style={{ left: Math.min(x(at) + 8, right - 120), top: TOP }}
         >
           <div className="text-soft">

@@ -149,14 +149,14 @@ export function QuantityField(props: Props) {
             type="button"
             aria-label={`unit of ${label}: ${taken?.label ?? props.unitLabel}`}
             tabIndex={props.isStop === false ? -1 : undefined}
-            className="min-h-6 min-w-4 text-[11px] text-soft hover:text-blue hover:underline"
+            className="min-h-6 min-w-4 text-small text-soft hover:text-blue hover:underline"
             onMouseDown={(e) => e.preventDefault()} // the field keeps the focus, and what is typed in it
             onClick={nextUnit}
           >
             {taken?.label ?? props.unitLabel}
           </button>
         ) : (
-          <span className="text-[11px] text-soft">{props.unitLabel}</span>
+          <span className="text-small text-soft">{props.unitLabel}</span>
         )}
         {props.children}
       </span>
@@ -164,7 +164,7 @@ export function QuantityField(props: Props) {
         <span
           id={`${id}-said`}
           role={message ? 'alert' : 'status'}
-          className={`max-w-60 text-[11px] leading-tight ${message ? 'text-fail' : 'text-soft'}`}
+          className={`max-w-60 text-small leading-tight ${message ? 'text-fail' : 'text-soft'}`}
         >
           {message ?? echo}
         </span>

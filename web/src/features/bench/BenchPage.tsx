@@ -56,7 +56,7 @@ export function BenchPage() {
           className="flex min-h-0 min-w-0 flex-col min-[900px]:w-[58%] min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-2">
-            <h1 className="text-[20px] font-bold">Bench</h1>
+            <h1 className="text-title font-bold">Bench</h1>
             <input
               ref={field}
               type="search"
@@ -134,7 +134,7 @@ export function BenchPage() {
             ))}
           </ul>
           {found.length > 0 && (
-            <p className="border-t border-hairline px-4 py-1 text-[12px] text-soft">
+            <p className="border-t border-hairline px-4 py-1 text-fine text-soft">
               {found.length} {found.length === 1 ? 'test' : 'tests'}, as{' '}
               <a
                 className="quiet underline"

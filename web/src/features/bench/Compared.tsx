@@ -58,8 +58,8 @@ export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
         aria-label="losses side by side, to be scrolled"
         tabIndex={0}
       >
-        <table aria-label="losses side by side" className="text-[12px]">
-          <thead className="text-left text-[11px] text-soft">
+        <table aria-label="losses side by side" className="text-fine">
+          <thead className="text-left text-small text-soft">
             <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-4 [&>th]:font-normal">
               <th scope="col">{isPer100m ? 'dB per 100 m' : 'dB'}</th>
               {tests.map((t) => (

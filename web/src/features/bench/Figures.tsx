@@ -13,8 +13,8 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
       aria-label="losses, to be scrolled"
       tabIndex={0}
     >
-      <table aria-label="losses" className="w-full max-w-[760px] text-[12px]">
-        <thead className="text-left text-[11px] text-soft">
+      <table aria-label="losses" className="w-full max-w-[760px] text-fine">
+        <thead className="text-left text-small text-soft">
           <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
             <th scope="col">at</th>
             <th scope="col">loses, dB</th>
@@ -33,7 +33,7 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
               <td className="whitespace-nowrap">{frequencyText(f.frequencyMHz)}</td>
               <td className="figures whitespace-nowrap">
                 {fixed(f.lossDb, 2)}{' '}
-                <span className="text-[11px] text-soft">
+                <span className="text-small text-soft">
                   {fixed(f.leastDb, 2)} to {fixed(f.mostDb, 2)}
                 </span>
               </td>

@@ -29,14 +29,14 @@ export function LogRow({
         <Link to={`/bench/${test.id}`} className="font-semibold hover:text-blue hover:underline">
           {test.piece ?? test.cableName ?? 'a cable'}
         </Link>
-        <div className="truncate text-[12px] text-soft">
+        <div className="truncate text-fine text-soft">
           {test.testedOn} · {test.cableName ?? 'type not known'}
           {test.lengthM !== null && ` · ${lengthText(test.lengthM, lengths)}`} ·{' '}
           {METHOD_WORDS[test.method].name.toLowerCase()}
         </div>
       </div>
       <div className="max-[699px]:order-3">{shown && <LossStrip {...shown} fullDb={fullDb} />}</div>
-      <div className="figures text-[12px] max-[699px]:order-4">
+      <div className="figures text-fine max-[699px]:order-4">
         {shown && (
           <>
             {fixed(shown.lossDb, 2)} dB
@@ -49,7 +49,7 @@ export function LogRow({
       </div>
       <button
         type="button"
-        className="quiet justify-self-start text-[12px] max-[699px]:order-5"
+        className="quiet justify-self-start text-fine max-[699px]:order-5"
         aria-pressed={isCompared}
         aria-label={`lay ${test.piece ?? test.cableName ?? 'the cable'} of ${test.testedOn ?? 'an unknown day'} beside others`}
         onClick={onCompare}

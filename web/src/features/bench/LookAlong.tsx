@@ -71,7 +71,7 @@ export function LookAlong({
   return (
     <section aria-label="along the line" className="flex flex-col gap-1">
       <span className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <h2 className="text-[14px] font-bold">Along the line</h2>
+        <h2 className="text-lead font-bold">Along the line</h2>
         {found && (
           <span className="inline-flex items-baseline gap-1 text-soft">
             at a velocity factor of
@@ -120,13 +120,13 @@ export function LookAlong({
       {found && (
         <>
           <Strip found={found} lengthM={lengthM} along={along} />
-          <ul aria-label="reflections" className="text-[12px]">
+          <ul aria-label="reflections" className="text-fine">
             {found.peaks.length === 0 && <li>Nothing along it reflects more than the noise.</li>}
             {found.peaks.map((p) => (
               <li key={p.distanceM}>{peakSentence(p, lengths)}</li>
             ))}
           </ul>
-          <p className="text-[12px] text-soft">
+          <p className="text-fine text-soft">
             Told apart from {lengthText(Number(found.resolutionM.toPrecision(2)), lengths)}; up to{' '}
             {lengthText(Number(found.farthestM.toPrecision(3)), lengths)}, where distances begin
             again.{found.resampled && ' The steps were not even and were brought to even ones.'}

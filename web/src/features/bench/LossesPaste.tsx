@@ -30,7 +30,7 @@ export function LossesPaste({
       }}
     >
       <label className="flex w-full flex-col gap-0.5">
-        <span className="text-[11px] text-soft">
+        <span className="text-small text-soft">
           or paste a table, frequency first: MHz and dB of this piece, as measured
         </span>
         <textarea

@@ -34,11 +34,11 @@ export function Outcome({ notes, analysis, types, stored, isStale, children }: P
       className={`flex shrink-0 flex-col gap-2.5 border-hairline px-4 py-3 min-[900px]:w-[320px] min-[900px]:overflow-y-auto min-[900px]:border-l max-[899px]:border-t ${isStale ? 'text-soft' : ''}`}
     >
       {analysis?.outcome && (
-        <span className="text-[15px] font-bold">
+        <span className="text-answer font-bold">
           <OutcomeMark outcome={analysis.outcome} />
         </span>
       )}
-      <p role="status" className="text-[15px] leading-snug font-semibold">
+      <p role="status" className="text-answer leading-snug font-semibold">
         {verdict}
       </p>
       {rest.map((sentence) => (
@@ -57,7 +57,7 @@ export function Outcome({ notes, analysis, types, stored, isStale, children }: P
       {analysis?.ownCable && <Law law={analysis.ownCable} />}
       {children}
       {stored?.analysis.ownCable && <Made test={stored} nameOf={nameOf} />}
-      <p className="mt-auto border-t border-hairline pt-2 text-[12px] text-soft">
+      <p className="mt-auto border-t border-hairline pt-2 text-fine text-soft">
         {BENCH_CAUTIONS[notes.method]}
       </p>
     </aside>
@@ -69,7 +69,7 @@ function Parted({ analysis }: { analysis: BenchAnalysis }) {
   return (
     <div>
       <p>The lengths part the cable from its connectors:</p>
-      <ul className="text-[12px]">
+      <ul className="text-fine">
         {analysis.severalLengths.map((p) => (
           <li key={p.frequencyMHz} className="figures">
             {frequencyText(p.frequencyMHz)}: {fixed(p.cableDbPer100m, 1)} dB per 100 m
@@ -86,7 +86,7 @@ function Parted({ analysis }: { analysis: BenchAnalysis }) {
 /** The law fitted to the losses, as a cable type has it. */
 function Law({ law }: { law: NonNullable<BenchAnalysis['ownCable']> }) {
   return (
-    <p className="text-[12px] text-soft">
+    <p className="text-fine text-soft">
       Its law:{' '}
       <span className="figures">
         {plain(law.k1, 3)} √f + {plain(law.k2, 5)} f

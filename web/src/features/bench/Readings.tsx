@@ -29,8 +29,8 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
         aria-label="readings, to be scrolled"
         tabIndex={0}
       >
-        <table aria-label="readings" className="w-full text-[12px] min-[700px]:text-[13px]">
-          <thead className="text-left text-[11px] text-soft">
+        <table aria-label="readings" className="w-full text-fine min-[700px]:text-body">
+          <thead className="text-left text-small text-soft">
             <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
               <th scope="col">at, MHz</th>
               {hasLengths && <th scope="col">piece of</th>}
@@ -137,7 +137,7 @@ function Row({
   const loss = result?.lossDb != null && (
     <>
       {fixed(result.lossDb, 2)}{' '}
-      <span className="text-[11px] text-soft">
+      <span className="text-small text-soft">
         {fixed(result.leastDb ?? 0, 2)} to {fixed(result.mostDb ?? 0, 2)}
       </span>
     </>
@@ -157,7 +157,7 @@ function Row({
     <>
       <button
         type="button"
-        className="quiet text-[11px]"
+        className="quiet text-small"
         aria-label={`another power at ${at}, row ${index + 1}`}
         title="the same band at another power"
         onClick={() => onChange(withAnotherLevel(notes, index))}
@@ -166,7 +166,7 @@ function Row({
       </button>{' '}
       <button
         type="button"
-        className="quiet text-[11px]"
+        className="quiet text-small"
         aria-label={`take out row ${index + 1}, ${at}`}
         onClick={() => onChange(withoutReading(notes, index))}
       >
@@ -260,7 +260,7 @@ function Row({
       )}
       {result?.trouble && (
         <tr>
-          <td colSpan={9} role="alert" className="pb-1 text-[12px] text-fail">
+          <td colSpan={9} role="alert" className="pb-1 text-fine text-fail">
             {capital(result.trouble)}.
           </td>
         </tr>

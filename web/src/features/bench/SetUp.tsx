@@ -157,7 +157,7 @@ function Drawing({
       >
         {children}
       </svg>
-      <figcaption className="max-w-[420px] text-[12px] text-soft">{steps.join(' · ')}</figcaption>
+      <figcaption className="max-w-[420px] text-fine text-soft">{steps.join(' · ')}</figcaption>
     </figure>
   );
 }

@@ -40,7 +40,7 @@ export function Subject({
   const joints = notes.joints ?? [];
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-      <h1 className="flex items-baseline gap-2 text-[20px] font-bold">
+      <h1 className="flex items-baseline gap-2 text-title font-bold">
         Test of
         <input
           aria-label="piece"
@@ -59,7 +59,7 @@ export function Subject({
         </datalist>
       </h1>
       {piece && (
-        <Link className="quiet text-[12px]" to={`/locker/${piece.id}`}>
+        <Link className="quiet text-fine" to={`/locker/${piece.id}`}>
           in the locker
         </Link>
       )}
@@ -93,7 +93,7 @@ export function Subject({
         {notes.lengthM !== undefined && (
           <button
             type="button"
-            className="quiet text-[11px]"
+            className="quiet text-small"
             onClick={() => onChange({ ...notes, lengthM: undefined })}
           >
             not known
@@ -122,7 +122,7 @@ export function Subject({
             )}
             <button
               type="button"
-              className="quiet text-[11px]"
+              className="quiet text-small"
               aria-label={`take out joint ${i + 1}`}
               onClick={() => onChange({ ...notes, joints: joints.filter((_, at) => at !== i) })}
             >
@@ -146,7 +146,7 @@ export function Subject({
           another
         </button>
       </span>
-      <span className="text-[12px] text-soft">
+      <span className="text-fine text-soft">
         <Term of="attenuation">what a cable loses</Term>
       </span>
     </div>

@@ -86,7 +86,7 @@ function SweepFile({
   return (
     <div className="flex max-w-md flex-col gap-0.5">
       <label className="flex flex-col gap-0.5">
-        <span className="text-[11px] text-soft">{label}</span>
+        <span className="text-small text-soft">{label}</span>
         <input
           type="file"
           aria-label={label}
@@ -105,7 +105,7 @@ function SweepFile({
         </span>
       )}
       {file && (
-        <span className="flex flex-wrap gap-x-3 text-[12px] text-soft">
+        <span className="flex flex-wrap gap-x-3 text-fine text-soft">
           <span>
             {file.fileName}: {file.points} points, {frequencyText(file.lowestMHz)} to{' '}
             {frequencyText(file.highestMHz)}, {plain(file.referenceOhm, 1)} Ω
@@ -188,7 +188,7 @@ function SweptCurve({ analysis }: { analysis: BenchAnalysis }) {
         curves={isMatch ? match : loss}
       />
       {line && (
-        <p className="flex flex-wrap gap-x-5 text-[12px]">
+        <p className="flex flex-wrap gap-x-5 text-fine">
           {line.impedanceOhm !== null && <span>{fixed(line.impedanceOhm, 1)} Ω</span>}
           {line.velocityFactor !== null && (
             <span>velocity factor {fixed(line.velocityFactor, 3)}</span>

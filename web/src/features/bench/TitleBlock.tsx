@@ -35,7 +35,7 @@ export function TitleBlock({ notes, revision, id, method, onChange }: Props) {
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const isWattmeter = notes.method === 'WATTMETER';
   return (
-    <footer className="flex shrink-0 flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-ink px-4 py-1.5 text-[12px]">
+    <footer className="flex shrink-0 flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-ink px-4 py-1.5 text-fine">
       <label className="inline-flex items-baseline gap-1 text-soft">
         tested on
         <input

@@ -15,7 +15,7 @@ export function AnatomyPage() {
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <article className="mx-auto flex max-w-[760px] flex-col gap-5">
           <div>
-            <h1 className="text-[20px] font-bold">What a coaxial cable is made of</h1>
+            <h1 className="text-title font-bold">What a coaxial cable is made of</h1>
             <p className="mt-1">
               Two conductors, one inside the other, and something between them. All that a sheet
               says follows from these few parts.{' '}
@@ -30,7 +30,7 @@ export function AnatomyPage() {
               <Told key={part.id} part={part} number={i + 1} />
             ))}
           </ol>
-          <h2 className="text-[16px] font-bold">What the sheet says of it</h2>
+          <h2 className="text-heading font-bold">What the sheet says of it</h2>
           <ul className="flex flex-col gap-4">
             {PROPERTIES.map((part) => (
               <Told key={part.id} part={part} drawing={DRAWINGS[part.id]} />

@@ -74,7 +74,7 @@ export function CablesPage() {
           className="flex min-h-0 min-w-0 flex-col min-[900px]:w-[54%] min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-2">
-            <h1 className="text-[20px] font-bold">Cables</h1>
+            <h1 className="text-title font-bold">Cables</h1>
             <input
               ref={field}
               type="search"
@@ -133,7 +133,7 @@ export function CablesPage() {
               </button>
             </p>
           )}
-          <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-[12px] text-soft">
+          <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-fine text-soft">
             <button type="button" className="quiet" onClick={() => put({ edit: 'connectors' })}>
               connectors and devices
             </button>
@@ -155,7 +155,7 @@ export function CablesPage() {
             </span>
           </p>
           {retired > 0 && (
-            <p className="border-t border-hairline px-4 py-1 text-[12px] text-soft">
+            <p className="border-t border-hairline px-4 py-1 text-fine text-soft">
               {retired} retired {retired === 1 ? 'type' : 'types'}{' '}
               <button
                 type="button"
@@ -249,7 +249,7 @@ function About({ type, onEdit }: { type: CableType; onEdit: (what: string) => vo
   return (
     <div className="border-t border-hairline pt-3">
       <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
-        <h2 className="text-[16px] font-bold">{type.name}</h2>
+        <h2 className="text-heading font-bold">{type.name}</h2>
         <button
           type="button"
           className="quiet"

@@ -69,7 +69,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
   });
   return (
     <section aria-label="connectors" className="flex flex-col gap-3">
-      <h2 className="text-[16px] font-bold">Connectors and devices</h2>
+      <h2 className="text-heading font-bold">Connectors and devices</h2>
       <p className="text-soft">
         An arrestor, a switch or an adapter of known loss is kept like a connector and put into a
         run by its name. All of them as{' '}
@@ -78,8 +78,8 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
         </a>
         ; a file of them is read under <em>cables from a file</em>.
       </p>
-      <table className="w-full text-[12px]">
-        <thead className="text-left text-[11px] text-soft">
+      <table className="w-full text-fine">
+        <thead className="text-left text-small text-soft">
           <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
             <th scope="col">connector</th>
             <th scope="col">Ω</th>
@@ -219,7 +219,7 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
     >
       <div className="flex flex-wrap gap-x-4 gap-y-2">
         <label className="flex flex-col gap-0.5">
-          <span className="text-[11px] text-soft">name</span>
+          <span className="text-small text-soft">name</span>
           <input
             autoFocus
             aria-label="name of the connector"
@@ -229,14 +229,14 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
             onChange={(e) => setName(e.target.value)}
           />
           {tried && 'name' in troubles && (
-            <span role="alert" className="text-[11px] text-fail">
+            <span role="alert" className="text-small text-fail">
               {troubles.name}
             </span>
           )}
         </label>
         {NAMES.map((n) => (
           <label key={n} className="flex flex-col gap-0.5">
-            <span className="text-[11px] text-soft">
+            <span className="text-small text-soft">
               {NUMBERS[n].label},{' '}
               {n === 'price'
                 ? (connector?.priceCurrency ?? settings.currency)
@@ -249,14 +249,14 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
               onChange={(e) => setTexts({ ...texts, [n]: e.target.value })}
             />
             {tried && read.troubles[n] && (
-              <span role="alert" className="max-w-40 text-[11px] text-fail">
+              <span role="alert" className="max-w-40 text-small text-fail">
                 {read.troubles[n]}
               </span>
             )}
           </label>
         ))}
         <label className="flex flex-col gap-0.5">
-          <span className="text-[11px] text-soft">price of</span>
+          <span className="text-small text-soft">price of</span>
           <input
             type="date"
             aria-label="day of the price"

@@ -58,7 +58,7 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
 
   return (
     <section aria-label="import cable types" className="flex flex-col gap-3">
-      <h2 className="text-[16px] font-bold">Cables and connectors from a file</h2>
+      <h2 className="text-heading font-bold">Cables and connectors from a file</h2>
       <label className="flex flex-col gap-1">
         <span className="text-soft">
           CSV or JSON as Eskiz writes them; columns may be in any order, and some may be left out
@@ -80,8 +80,8 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
       )}
       {rows.length > 0 && (
         <div className="max-h-[420px] overflow-y-auto" role="region" aria-label="rows" tabIndex={0}>
-          <table className="w-full text-[12px]">
-            <thead className="text-left text-[11px] text-soft">
+          <table className="w-full text-fine">
+            <thead className="text-left text-small text-soft">
               <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:font-normal">
                 <th scope="col">line</th>
                 <th scope="col">cable or connector</th>

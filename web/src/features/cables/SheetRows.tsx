@@ -32,12 +32,12 @@ export function SheetRows({
         </p>
       ))}
       {read.skipped.map((s) => (
-        <p key={s.line} className="text-[12px] text-soft">
+        <p key={s.line} className="text-fine text-soft">
           Line {s.line} is left out, “{s.text}”: {s.why}.
         </p>
       ))}
-      <table className="mt-1 text-[12px] whitespace-nowrap">
-        <thead className="text-[11px] text-soft">
+      <table className="mt-1 text-fine whitespace-nowrap">
+        <thead className="text-small text-soft">
           <tr className="text-right [&>th]:px-2 [&>th]:font-normal">
             <th scope="col">frequency</th>
             <th scope="col">dB per 100 m</th>
@@ -59,7 +59,7 @@ export function SheetRows({
               <td>
                 <button
                   type="button"
-                  className="quiet text-[11px]"
+                  className="quiet text-small"
                   aria-label={`${leftOut.has(r.line) ? 'take' : 'leave out'} ${frequencyText(r.frequencyMHz)}`}
                   onClick={() => onLeaveOut(r.line)}
                 >

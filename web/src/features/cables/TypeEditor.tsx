@@ -133,7 +133,7 @@ export function TypeEditor({
           value={draft.numbers[name]}
           onChange={(e) => set({ numbers: { ...draft.numbers, [name]: e.target.value } })}
         />
-        <span className="text-[11px] text-soft">
+        <span className="text-small text-soft">
           {name === 'pricePerM' ? draft.priceCurrency : NUMBERS[name].unitLabel}
         </span>
       </span>
@@ -161,7 +161,7 @@ export function TypeEditor({
         if (Object.keys(troubles).length === 0 && isReady) store.mutate();
       }}
     >
-      <h2 className="text-[16px] font-bold">
+      <h2 className="text-heading font-bold">
         {type && !isCopy ? `Change ${type.name}` : 'A cable of my own'}
       </h2>
       <div className="flex flex-wrap gap-x-4 gap-y-2">
@@ -419,10 +419,10 @@ function Labelled({
 }) {
   return (
     <div className="flex flex-col gap-0.5">
-      <span className="text-[11px] text-soft">{text}</span>
+      <span className="text-small text-soft">{text}</span>
       {children}
       {trouble && (
-        <span role="alert" className="max-w-48 text-[11px] text-fail">
+        <span role="alert" className="max-w-48 text-small text-fail">
           {trouble}
         </span>
       )}

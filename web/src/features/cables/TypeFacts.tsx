@@ -51,7 +51,7 @@ export function TypeFacts({ type }: { type: CableType }) {
         </p>
       )}
       {type.note && <p className="pb-2">{type.note}.</p>}
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-[12px]">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-fine">
         {facts.map(([label, value, term]) => (
           <div key={label} className="contents">
             <dt className="text-soft">{term ? <Term of={term}>{label}</Term> : label}</dt>
@@ -69,7 +69,7 @@ export function TypeFacts({ type }: { type: CableType }) {
           </div>
         ))}
       </dl>
-      <p className="pt-2 text-[12px] text-soft">
+      <p className="pt-2 text-fine text-soft">
         {type.points.length} {type.points.length === 1 ? 'row' : 'rows'} of a sheet, from{' '}
         {frequencyText(type.points[0]?.frequencyMHz ?? 0)} to{' '}
         {frequencyText(type.points.at(-1)?.frequencyMHz ?? 0)}; the law k₁√f + k₂f with k₁{' '}

@@ -32,7 +32,7 @@ export function TypeTable(props: TableProps) {
     <div className="min-h-0 flex-1 overflow-y-auto">
       <table className="w-full border-separate border-spacing-0">
         <thead>
-          <tr className="text-[11px] text-soft [&>th]:sticky [&>th]:top-0 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:px-2 [&>th]:py-1 [&>th]:text-right [&>th]:font-normal">
+          <tr className="text-small text-soft [&>th]:sticky [&>th]:top-0 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:px-2 [&>th]:py-1 [&>th]:text-right [&>th]:font-normal">
             {COLUMNS.map(({ column, text }) => (
               <th
                 key={column}
@@ -74,7 +74,7 @@ export function TypeTable(props: TableProps) {
                   onClick={() => onSelect(t.key)}
                 >
                   {t.name}
-                  <span className="block text-[10px] leading-[12px] font-normal text-soft empty:hidden">
+                  <span className="block text-tiny leading-[12px] font-normal text-soft empty:hidden">
                     {[
                       t.favourite && 'favourite',
                       !t.builtIn && 'my own',
@@ -100,7 +100,7 @@ export function TypeTable(props: TableProps) {
               <td className="pr-4">
                 <button
                   type="button"
-                  className={`quiet text-[11px] ${over.includes(t.key) ? 'font-semibold' : ''}`}
+                  className={`quiet text-small ${over.includes(t.key) ? 'font-semibold' : ''}`}
                   aria-pressed={over.includes(t.key)}
                   aria-label={`lay ${t.name} over it`}
                   onClick={() => onOverlay(t.key)}

@@ -32,10 +32,10 @@ export function GuidePage() {
             </ul>
           </nav>
           <article className="flex max-w-[68ch] flex-col gap-8">
-            <h1 className="text-[20px] font-bold">Guide</h1>
+            <h1 className="text-title font-bold">Guide</h1>
             {CHAPTERS.map((c) => (
               <section key={c.id} id={c.id} aria-label={c.title}>
-                <h2 className="mb-2 text-[16px] font-bold">{c.title}</h2>
+                <h2 className="mb-2 text-heading font-bold">{c.title}</h2>
                 {c.steps && (
                   <ol className="flex list-decimal flex-col gap-1.5 pl-5">
                     {c.steps.map((s) => (
@@ -51,7 +51,7 @@ export function GuidePage() {
               </section>
             ))}
             <section id="schools" aria-label="The schools">
-              <h2 className="mb-2 text-[16px] font-bold">The schools</h2>
+              <h2 className="mb-2 text-heading font-bold">The schools</h2>
               <p className="mb-2">
                 Practitioners disagree, and each side has its reasons. Eskiz takes none; this is how
                 to set it to yours.
@@ -73,7 +73,7 @@ export function GuidePage() {
               </p>
             </section>
             <section id="glossary" aria-label="Glossary">
-              <h2 className="mb-2 text-[16px] font-bold">Glossary</h2>
+              <h2 className="mb-2 text-heading font-bold">Glossary</h2>
               <dl className="flex flex-col gap-2">
                 {GLOSSARY.map((e) => (
                   <div
@@ -97,7 +97,7 @@ export function GuidePage() {
                 ))}
               </dl>
             </section>
-            <p className="border-t border-hairline pt-3 text-[12px] text-soft">
+            <p className="border-t border-hairline pt-3 text-fine text-soft">
               Radio power can burn, masts and wires can kill, and what you may use is in your
               licence. Eskiz reckons; it does not know your site. Local codes and a qualified person
               have the last word.

@@ -50,7 +50,7 @@ export function CutReel({ reel, longestM }: { reel: CutPlan['reels'][number]; lo
           ))}
         </svg>
       </div>
-      <ol className="text-[12px]">
+      <ol className="text-fine">
         {reel.cuts.map((c, i) => (
           <li key={i}>
             <span className="figures">{lengthText(c.lengthM, lengths)}</span>{' '}

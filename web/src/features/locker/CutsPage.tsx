@@ -65,7 +65,7 @@ export function CutsPage() {
           className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto px-4 py-2 min-[900px]:w-[40%] min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4">
-            <h1 className="text-[20px] font-bold">Cutting</h1>
+            <h1 className="text-title font-bold">Cutting</h1>
             <LockerLinks here="cuts" />
           </div>
           <h2 className="font-bold">Runs to cut for, of one cable</h2>
@@ -75,7 +75,7 @@ export function CutsPage() {
             onChange={setCuts}
             empty="None yet: add one, or take it from a plan."
           />
-          <ul aria-label="plans" className="flex flex-wrap gap-x-4 gap-y-1 text-[12px]">
+          <ul aria-label="plans" className="flex flex-wrap gap-x-4 gap-y-1 text-fine">
             {plans.map((p) => (
               <li key={p.id}>
                 <button
@@ -223,7 +223,7 @@ function Lengths({
           />
           <button
             type="button"
-            className="quiet text-[12px]"
+            className="quiet text-fine"
             aria-label={`take out ${what} ${i + 1}`}
             onClick={() => onChange(list.filter((_, at) => at !== i))}
           >

@@ -30,7 +30,7 @@ export function KitsPage() {
           className="flex min-h-0 min-w-0 flex-1 flex-col min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 border-b border-hairline px-4 py-2">
-            <h1 className="text-[20px] font-bold">Kits</h1>
+            <h1 className="text-title font-bold">Kits</h1>
             <LockerLinks here="kits" />
           </div>
           <MovedBar moving={moving} />
@@ -113,7 +113,7 @@ function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving
           </button>
         </span>
       </span>
-      <ul aria-label={`what to pack for ${kit.name}`} className="text-[13px]">
+      <ul aria-label={`what to pack for ${kit.name}`} className="text-body">
         {kit.pieces.map((p) => (
           <li key={p.pieceId}>
             <span aria-hidden="true" className="mr-2 inline-block h-3 w-3 border border-control" />
@@ -137,9 +137,9 @@ function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving
           </li>
         ))}
       </ul>
-      {kit.note && <p className="text-[12px] text-soft">{kit.note}</p>}
+      {kit.note && <p className="text-fine text-soft">{kit.note}</p>}
       {kit.trouble.length > 0 && (
-        <p className="text-[12px] text-marginal">{capital(kit.trouble.join('; '))}.</p>
+        <p className="text-fine text-marginal">{capital(kit.trouble.join('; '))}.</p>
       )}
     </li>
   );

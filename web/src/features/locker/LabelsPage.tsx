@@ -21,7 +21,7 @@ export function LabelsPage() {
     <Shell here="Labels">
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-4 print:p-0">
         <div className="mb-4 flex flex-wrap items-baseline gap-4 print:hidden">
-          <h1 className="text-[20px] font-bold">Labels</h1>
+          <h1 className="text-title font-bold">Labels</h1>
           <button type="button" className="action" onClick={() => window.print()}>
             Print {pieces.length} {pieces.length === 1 ? 'label' : 'labels'}
           </button>

@@ -72,7 +72,7 @@ export function LengthSetsPanel() {
       aria-label="lengths for several sites"
       className="flex shrink-0 flex-col gap-2 overflow-y-auto px-4.5 py-3 max-[899px]:border-t max-[899px]:border-hairline min-[900px]:w-[46%]"
     >
-      <h2 className="text-[15px] font-bold">Which lengths would serve my sites?</h2>
+      <h2 className="text-answer font-bold">Which lengths would serve my sites?</h2>
       <ul aria-label="sites" className="flex flex-col gap-1">
         {sites.map((s, i) => (
           <li key={i} className="flex flex-wrap items-baseline gap-x-2">
@@ -105,7 +105,7 @@ export function LengthSetsPanel() {
             />
             <button
               type="button"
-              className="quiet text-[12px]"
+              className="quiet text-fine"
               aria-label={`take out site ${i + 1}`}
               disabled={sites.length === 1}
               onClick={() => setSites(sites.filter((_, at) => at !== i))}
@@ -181,7 +181,7 @@ export function LengthSetsPanel() {
         <>
           <table className={`w-full ${answer.isPlaceholderData ? 'opacity-45' : ''}`}>
             <thead>
-              <tr className="border-b border-hairline text-left text-[11px] text-soft [&>th]:font-normal">
+              <tr className="border-b border-hairline text-left text-small text-soft [&>th]:font-normal">
                 <th scope="col">lengths</th>
                 <th scope="col" className="text-right">
                   mean loss, dB
@@ -199,7 +199,7 @@ export function LengthSetsPanel() {
                 <tr key={s.lengthsM.length} className="border-b border-hairline align-top">
                   <th scope="row" className="py-1 text-left font-semibold">
                     {s.lengthsM.map((l) => lengthText(l, lengths)).join(' + ')}
-                    <span className="block text-[11px] font-normal text-soft">
+                    <span className="block text-small font-normal text-soft">
                       {s.uses
                         .map(
                           (u, i) =>
@@ -217,7 +217,7 @@ export function LengthSetsPanel() {
               ))}
             </tbody>
           </table>
-          <p className="text-[11px] text-soft">
+          <p className="text-small text-soft">
             Two pieces are joined by a barrel, two mated pairs; its loss is counted.{' '}
             {answer.data.proven
               ? 'In whole metres nothing better can be made.'

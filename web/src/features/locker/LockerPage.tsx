@@ -74,7 +74,7 @@ export function LockerPage() {
           className="flex min-h-0 min-w-0 flex-1 flex-col min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-2">
-            <h1 className="text-[20px] font-bold">Locker</h1>
+            <h1 className="text-title font-bold">Locker</h1>
             <input
               ref={field}
               type="search"
@@ -169,7 +169,7 @@ export function LockerPage() {
             )}
           </ul>
           {found.length > 0 && (
-            <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-[12px] text-soft">
+            <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-fine text-soft">
               <span>
                 {found.length} {found.length === 1 ? 'piece' : 'pieces'}, drawn to one scale
               </span>

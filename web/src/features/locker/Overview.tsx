@@ -26,7 +26,7 @@ export function Overview({
       aria-label="overview"
       className="shrink-0 overflow-y-auto border-hairline px-4.5 py-3 max-[899px]:border-t min-[900px]:w-[300px]"
     >
-      <h2 className="mb-2 text-[14px] font-bold">
+      <h2 className="mb-2 text-lead font-bold">
         {counts.failing + counts.due === 0
           ? 'Nothing needs a hand today.'
           : `${counts.failing + counts.due} of ${pieces.length} need a hand.`}
@@ -52,23 +52,23 @@ export function Overview({
           </button>
         ))}
       </p>
-      <ul className="flex flex-col gap-2 text-[13px]">
+      <ul className="flex flex-col gap-2 text-body">
         {urgent.slice(0, MOST_TOLD).map((p) => (
           <li key={p.id}>
             <Link to={`/locker/${p.id}`} className="font-semibold hover:text-blue hover:underline">
               {p.label}
             </Link>
-            <span className="block text-[12px] text-soft">
+            <span className="block text-fine text-soft">
               {p.reasons.map(standingReason).join(' ')}
             </span>
           </li>
         ))}
       </ul>
       {urgent.length > MOST_TOLD && (
-        <p className="mt-2 text-[12px] text-soft">And {urgent.length - MOST_TOLD} more.</p>
+        <p className="mt-2 text-fine text-soft">And {urgent.length - MOST_TOLD} more.</p>
       )}
       {worthAWord.map((p) => (
-        <p key={p.id} className="mt-3 border-t border-hairline pt-2 text-[12px]">
+        <p key={p.id} className="mt-3 border-t border-hairline pt-2 text-fine">
           <Link to={`/locker/${p.id}`} className="font-semibold hover:text-blue hover:underline">
             {p.label}
           </Link>

@@ -96,7 +96,7 @@ function Sheet({ life }: { life: PieceLife }) {
           className="flex min-h-0 min-w-0 flex-1 flex-col overflow-y-auto min-[900px]:border-r min-[900px]:border-hairline"
         >
           <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-4 pt-3">
-            <h1 className="text-[20px] font-bold">{summary.label}</h1>
+            <h1 className="text-title font-bold">{summary.label}</h1>
             <StandingMark standing={summary.standing} />
             <span className="text-soft">
               {summary.cableName ?? 'type not known'}, {lengthText(summary.lengthM, lengths)}
@@ -118,10 +118,10 @@ function Sheet({ life }: { life: PieceLife }) {
           <div ref={drawn} className="px-2 py-2">
             <LifeLine piece={summary} events={events} today={today()} />
           </div>
-          <p className="px-4 text-[12px]">
+          <p className="px-4 text-fine">
             <SaveDrawing name={`${summary.label}, life`} drawn={drawn} />
           </p>
-          <ol aria-label="what happened to it" className="px-4 pb-4 text-[13px]">
+          <ol aria-label="what happened to it" className="px-4 pb-4 text-body">
             {events.toReversed().map((e, i) => (
               <li
                 key={`${e.kind} ${e.id ?? ''} ${i}`}
@@ -205,7 +205,7 @@ function Sheet({ life }: { life: PieceLife }) {
                 )}
                 {summary.note && <Said what="note">{summary.note}</Said>}
               </dl>
-              <p className="text-[12px] text-soft">
+              <p className="text-fine text-soft">
                 {measured ? (
                   <>
                     In a run it stands with the <Term of="attenuation">loss that was measured</Term>{' '}

@@ -41,7 +41,7 @@ export function PieceRow({
         >
           {piece.label}
         </Link>
-        <div className="truncate text-[12px] text-soft">
+        <div className="truncate text-fine text-soft">
           {piece.cableName ?? 'type not known'}
           {piece.outSince !== null
             ? ` · out since ${piece.outSince}${piece.outTo ? `, ${piece.outTo}` : ''}`
@@ -56,7 +56,7 @@ export function PieceRow({
       <span className="figures text-right max-[699px]:col-start-3 max-[699px]:row-start-1">
         {lengthText(piece.lengthM, lengths)}
       </span>
-      <div className="min-w-0 text-[12px] max-[699px]:col-span-2 max-[699px]:col-start-2 max-[699px]:row-start-3">
+      <div className="min-w-0 text-fine max-[699px]:col-span-2 max-[699px]:col-start-2 max-[699px]:row-start-3">
         <StandingMark standing={piece.standing} />
         {piece.percentOfSheet !== null && piece.standing !== 'RETIRED' && (
           <span className="text-soft">
@@ -71,7 +71,7 @@ export function PieceRow({
       </div>
       <button
         type="button"
-        className="quiet justify-self-end text-[12px] whitespace-nowrap max-[699px]:col-start-3 max-[699px]:row-start-2"
+        className="quiet justify-self-end text-fine whitespace-nowrap max-[699px]:col-start-3 max-[699px]:row-start-2"
         disabled={piece.standing === 'RETIRED'}
         aria-label={`${piece.outSince === null ? 'took out' : 'put away'} ${piece.label}`}
         onClick={onMove}

@@ -157,7 +157,7 @@ function Opened({
   const term = ASKED_TERMS[asked.kind];
   return (
     <>
-      {why && <p className="text-[12px]">{why}</p>}
+      {why && <p className="text-fine">{why}</p>}
       {isOfBands(asked.kind) && (
         <Fact label="asked of">
           <Select
@@ -203,7 +203,7 @@ function Opened({
           </Fact>
         ))}
       {term && (
-        <p className="text-[12px] text-soft">
+        <p className="text-fine text-soft">
           <Term of={term}>what that means for a cable</Term>
         </p>
       )}
@@ -228,7 +228,7 @@ function AskMore({ isReceiver, onAsk }: { isReceiver: boolean; onAsk: (kind: Kin
     const kinds = isReceiver ? group.kinds.filter(isForReceivers) : group.kinds;
     return kinds.length === 0 ? null : (
       <div key={group.text} role="group" aria-label={group.text}>
-        <p className="text-[11px] text-soft">{group.text}</p>
+        <p className="text-small text-soft">{group.text}</p>
         {kinds.map((kind) => (
           <button
             key={kind}
@@ -318,7 +318,7 @@ function Bought({ plan, onCommand, onTrouble }: Props) {
               />
             </Fact>
           )}
-          <p className="text-[11px] text-soft">
+          <p className="text-small text-soft">
             Cost and mass are those of all runs; ends fitted by yourself cost what their connectors
             do.
           </p>

@@ -131,13 +131,13 @@ export function Decisions({ planId, plan, ledger, decisions, stale }: Props) {
   if (decisions.length === 0) return null;
   return (
     <section aria-label="choices" className="border-t border-hairline pt-3">
-      <h2 className="mb-1 text-[12px] text-soft">Choices</h2>
+      <h2 className="mb-1 text-fine text-soft">Choices</h2>
       <ul className="flex flex-col gap-2">
         {decisions.map((d) => (
           <li key={d.id} className={d.withdrawnAt ? 'text-soft line-through' : ''}>
             <span className="font-semibold">{d.cableName}</span>, {dateText(d.decidedAt)}
             {d.reason && <span className="block break-words">“{d.reason}”</span>}
-            <span className="block text-[12px] text-soft">
+            <span className="block text-fine text-soft">
               {tied(figuresOfThatDay(d.figures, plan, reading))}
             </span>
             {!d.withdrawnAt && !stale && ledger && (
@@ -153,7 +153,7 @@ export function Decisions({ planId, plan, ledger, decisions, stale }: Props) {
             {!d.withdrawnAt && (
               <button
                 type="button"
-                className="quiet block text-[12px]"
+                className="quiet block text-fine"
                 onClick={() => withdraw.mutate(d.id)}
               >
                 withdraw this choice

@@ -39,7 +39,7 @@ export function KitRows(props: Props) {
         <KitRow key={kitName(kit)} {...props} kit={kit} />
       ))}
       <tr>
-        <td colSpan={columns} className="border-b border-control px-3 pb-1 text-[11px] text-soft">
+        <td colSpan={columns} className="border-b border-control px-3 pb-1 text-small text-soft">
           {kits.length === 0 ? (
             <>
               What you have does not reach: {lengthText(found.shortByM ?? 0, lengths)} short of{' '}
@@ -81,7 +81,7 @@ function KitRow({ plan, focus, wide, roomy, kit, onCommand }: Props & { kit: Fou
         <span className="line-clamp-2 leading-tight" title={kitName(kit)}>
           {kitName(kit)}
         </span>
-        <span className="block text-[10px] leading-[11px] font-normal text-soft">
+        <span className="block text-tiny leading-[11px] font-normal text-soft">
           {lengthText(kit.lengthM, lengths)}, {kit.matedPairs} mated pairs
         </span>
       </th>
@@ -99,7 +99,7 @@ function KitRow({ plan, focus, wide, roomy, kit, onCommand }: Props & { kit: Fou
           />
         </td>
       ))}
-      <td className={`${cell} pr-3 text-right text-[11px] text-soft`}>yours</td>
+      <td className={`${cell} pr-3 text-right text-small text-soft`}>yours</td>
       {wide && (
         <td className={`${cell} pr-3 text-right figures`}>
           {kit.massKg === null ? '–' : kit.massKg.toFixed(1)}
@@ -110,7 +110,7 @@ function KitRow({ plan, focus, wide, roomy, kit, onCommand }: Props & { kit: Fou
         <span className="flex items-start gap-3">
           <span className={`min-w-0 flex-1 leading-tight ${verdictColour(kit.row.verdict)}`}>
             {rowSummary(kit.row, false, preferenceOf(plan), bands.map(bandName))}
-            <span className="block text-[10px] leading-[12px] text-soft">{bestInText(kit)}</span>
+            <span className="block text-tiny leading-[12px] text-soft">{bestInText(kit)}</span>
           </span>
           <PackIt name={`${plan.site}, ${plan.name}`} kit={kit} />
           <button
@@ -164,7 +164,7 @@ export function KitLine({
   return (
     <p
       data-testid="what-i-have"
-      className="flex flex-wrap items-baseline gap-x-2 border-b border-hairline px-4 py-2 text-[13px] print:hidden"
+      className="flex flex-wrap items-baseline gap-x-2 border-b border-hairline px-4 py-2 text-body print:hidden"
     >
       {best ? (
         <>

@@ -67,7 +67,7 @@ export function Ledger(props: Props) {
           <col />
         </colgroup>
         <thead>
-          <tr className="text-[11px] text-soft [&>th]:sticky [&>th]:top-0 [&>th]:z-10 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:py-1 [&>th]:font-normal">
+          <tr className="text-small text-soft [&>th]:sticky [&>th]:top-0 [&>th]:z-10 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:py-1 [&>th]:font-normal">
             <th scope="col">
               <span className="sr-only">verdict</span>
             </th>
@@ -122,7 +122,7 @@ export function Ledger(props: Props) {
               <th
                 colSpan={bands.length + (wide ? 6 : 4)}
                 scope="rowgroup"
-                className="border-b border-hairline px-3 pt-4 pb-1 text-left text-[11px] font-normal text-soft"
+                className="border-b border-hairline px-3 pt-4 pb-1 text-left text-small font-normal text-soft"
               >
                 Of another impedance, or balanced: they do not belong into a coaxial{' '}
                 {plan.document.assessment?.radio?.impedanceOhm ?? 50} Ω station without a
@@ -143,7 +143,7 @@ export function Ledger(props: Props) {
         )}
       </table>
       {hidden > 0 && (
-        <p role="status" className="px-4 py-2 text-[12px] text-soft">
+        <p role="status" className="px-4 py-2 text-fine text-soft">
           {hidden} {hidden === 1 ? 'cable is' : 'cables are'} not shown.{' '}
           <button
             type="button"

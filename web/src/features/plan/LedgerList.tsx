@@ -34,7 +34,7 @@ export function LedgerList({
   return (
     <section data-testid="ledger" className={stale ? 'opacity-45' : ''}>
       <KitLine plan={plan} catalogue={catalogue} onCommand={onCommand} />
-      <p className="px-4 py-2 text-[12px] text-soft">
+      <p className="px-4 py-2 text-fine text-soft">
         cable for the {lengthText(candidateLengthM(plan), lengths)}, on {bandName(bands[focus])}
       </p>
       <ul>
@@ -57,20 +57,20 @@ export function LedgerList({
                   <span className="block font-semibold">
                     {row.name}
                     {row.id === chosen && (
-                      <span className="ml-2 text-[11px] font-normal text-soft">chosen</span>
+                      <span className="ml-2 text-small font-normal text-soft">chosen</span>
                     )}
                   </span>
-                  <span className={`block text-[12px] ${verdictColour(row.verdict)}`}>
+                  <span className={`block text-fine ${verdictColour(row.verdict)}`}>
                     {rowSummary(row, row.id === firstPass, preferenceOf(plan), bands.map(bandName))}
                   </span>
                 </span>
                 <span className="shrink-0 text-right">
-                  <span className="figures block text-[15px] font-bold">
+                  <span className="figures block text-answer font-bold">
                     {cell && cell.totalLossDb !== null
                       ? `${figureOf({ lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW }, shown)} ${unitOf(shown)}`
                       : '–'}
                   </span>
-                  <span className="figures block text-[11px] text-soft">
+                  <span className="figures block text-small text-soft">
                     {row.cost
                       ? `${moneyFigure(Number(row.cost.amount))} ${row.cost.currency}`
                       : 'no price'}

@@ -100,7 +100,7 @@ export function LedgerRow({
             onKeyDown={(e) => walk(e, onSelect)}
           >
             <span className="block truncate">{row.name}</span>
-            <span className="block text-[10px] leading-[11px] font-normal text-soft empty:hidden">
+            <span className="block text-tiny leading-[11px] font-normal text-soft empty:hidden">
               {standing(row, ledger, chosen, filter)}
             </span>
           </button>
@@ -127,7 +127,7 @@ export function LedgerRow({
                 : moneyFigure(row.cost.amount)}
             </span>
           ) : (
-            <span className="text-[11px] text-soft">not known</span>
+            <span className="text-small text-soft">not known</span>
           )}
         </td>
         {wide && (
@@ -257,7 +257,7 @@ export function CellFigure({
   return (
     <>
       <span
-        className={`${wide ? 'text-[15px] leading-[18px] font-bold' : 'text-[11px] leading-[18px]'} ${
+        className={`${wide ? 'text-answer leading-[18px] font-bold' : 'text-small leading-[18px]'} ${
           cell.verdict === 'FAIL' ? 'text-faint' : ''
         }`}
       >
@@ -293,7 +293,7 @@ function RowMore({
   onEdit: (() => void) | null;
 }) {
   return (
-    <div className="grid gap-x-8 gap-y-1 px-10 py-2 text-[12px] min-[900px]:grid-cols-2">
+    <div className="grid gap-x-8 gap-y-1 px-10 py-2 text-fine min-[900px]:grid-cols-2">
       <div>
         {row.reasons.length === 0 ? (
           <p>Meets what was asked on every band.</p>

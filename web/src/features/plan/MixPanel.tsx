@@ -140,7 +140,7 @@ export function MixPanel({
               />
             ))}
           </ol>
-          <p className="text-[11px] text-soft">
+          <p className="text-small text-soft">
             {found.proven
               ? 'No other mix is better.'
               : 'The best found within a second; there may be better ones.'}
@@ -158,7 +158,7 @@ function Mix({ row, plan, onLay }: { row: Row; plan: Plan; onLay: () => void }) 
     <li className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1">
       <VerdictMark verdict={row.verdict} />
       <span className="font-semibold">{row.name}</span>
-      <span className="figures text-[12px] text-soft">{parts}</span>
+      <span className="figures text-fine text-soft">{parts}</span>
       <span className="figures">
         {row.cost ? `${moneyFigure(row.cost.amount)} ${row.cost.currency}` : 'no price'}
       </span>

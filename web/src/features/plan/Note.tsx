@@ -78,7 +78,7 @@ export function Note(props: Props) {
     <div className={`flex flex-col gap-3 ${stale ? 'opacity-45' : ''}`}>
       {part !== 'rest' && (
         <>
-          <h1 className="text-[16px] leading-[1.25] font-bold">
+          <h1 className="text-heading leading-[1.25] font-bold">
             {headline(plan, row, focus, reading)}
           </h1>
           <AskedAndComes {...props} row={row} />
@@ -122,7 +122,7 @@ function Rest(props: Props & { row: Row; ledger: Ledger; radioW: number | null }
       <Choosing {...props} row={row} />
       <Decisions {...props} />
       <WhatChanges {...props} row={row} />
-      <p className="border-t border-hairline pt-3 text-[12px] text-soft">
+      <p className="border-t border-hairline pt-3 text-fine text-soft">
         {radioW === null ? words.receiveCaution : words.caution}
         {row.cost?.sample && ` ${words.samplePrices}`}
         {oldestPrice !== null && ` ${oldPrice(oldestPrice)}`}

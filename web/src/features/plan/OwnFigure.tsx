@@ -78,9 +78,7 @@ export function OwnFigure({
         />
       </Labelled>
       <fieldset className="flex flex-wrap gap-x-4 gap-y-2">
-        <legend className="text-[11px] text-soft">
-          one to three rows of its sheet: MHz, {per}
-        </legend>
+        <legend className="text-small text-soft">one to three rows of its sheet: MHz, {per}</legend>
         {draft.points.map((point, i) => (
           <span key={i} className="flex flex-col">
             <span className="flex gap-1">
@@ -99,7 +97,7 @@ export function OwnFigure({
               />
             </span>
             {tried && read.troubles[`point${i}`] && (
-              <span role="alert" className="max-w-44 text-[11px] text-fail">
+              <span role="alert" className="max-w-44 text-small text-fail">
                 {read.troubles[`point${i}`]}
               </span>
             )}
@@ -165,10 +163,10 @@ function Labelled({
 }) {
   return (
     <label className="flex flex-col">
-      <span className="text-[11px] text-soft">{text}</span>
+      <span className="text-small text-soft">{text}</span>
       {children}
       {trouble && (
-        <span role="alert" className="max-w-44 text-[11px] text-fail">
+        <span role="alert" className="max-w-44 text-small text-fail">
           {trouble}
         </span>
       )}

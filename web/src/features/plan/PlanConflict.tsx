@@ -29,7 +29,7 @@ export function PlanConflict({
         Yours is not saved yet, and theirs is not overwritten.
       </p>
       <table className="mb-3 border-separate border-spacing-x-4 border-spacing-y-1 text-left">
-        <thead className="text-[11px] text-soft">
+        <thead className="text-small text-soft">
           <tr>
             <th scope="col" className="font-normal">
               <span className="sr-only">part</span>

@@ -52,7 +52,7 @@ function OnReceive({ plan, focus, assessment, onCommand, onTrouble }: Props) {
           assessment.receivePenaltyDb,
         ),
       )}{' '}
-      <span className="text-[12px] text-soft">
+      <span className="text-fine text-soft">
         Noise of{' '}
         <Choice
           label="noise outside"
@@ -94,7 +94,7 @@ function OnReceive({ plan, focus, assessment, onCommand, onTrouble }: Props) {
                   onTrouble={(message) => onTrouble('preamplifier', message)}
                 />
               </Fact>
-              <p className="text-[11px] text-soft">0 dB for none. Its own noise figure is 1 dB.</p>
+              <p className="text-small text-soft">0 dB for none. Its own noise figure is 1 dB.</p>
             </>
           )}
         </OpensInPlace>
@@ -117,7 +117,7 @@ function NearTheAntenna({
     onCommand({ do: 'keepAway', exposure: { ...exposure, ...to } });
   if (powerOn(plan, bandsOf(plan)[focus]) === null) return null;
   return (
-    <p className="text-[12px] text-soft">
+    <p className="text-fine text-soft">
       {tied(
         nearSentence(
           powerText(near.eirpW),
@@ -149,7 +149,7 @@ function NearTheAntenna({
                 onTrouble={(message) => onTrouble('transmitting', message)}
               />
             </Fact>
-            <p className="text-[11px] text-soft">
+            <p className="text-small text-soft">
               In the main direction, with reflection from the ground, averaged over the mode and
               half an hour. An estimate: local rules and a qualified person decide.
             </p>

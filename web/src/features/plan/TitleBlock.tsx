@@ -28,7 +28,7 @@ export function TitleBlock(props: Props) {
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const shown = shownReading(reading, hasWatts);
   return (
-    <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-[13px] [body:has(.on-paper)_&]:print:hidden">
+    <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-body [body:has(.on-paper)_&]:print:hidden">
       <Part label="plan">
         <TextField
           label="plan name"
@@ -100,7 +100,7 @@ export function TitleBlock(props: Props) {
 function Part({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <span className="flex items-center gap-2 border-r border-hairline px-3.5">
-      <span className="text-[11px] text-soft">{label}</span>
+      <span className="text-small text-soft">{label}</span>
       {children}
     </span>
   );
@@ -113,7 +113,7 @@ function Switch({ label, value, onClick }: { label: string; value: string; onCli
       className="flex items-center gap-2 border-l border-hairline px-3.5"
       onClick={onClick}
     >
-      <span className="text-[11px] text-soft">{label}</span>
+      <span className="text-small text-soft">{label}</span>
       {value}
     </button>
   );

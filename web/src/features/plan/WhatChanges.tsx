@@ -79,7 +79,7 @@ export function WhatChanges({ plan, row, catalogue, focus }: Props) {
       aria-label="what would change it"
       className={`border-t border-hairline pt-3 print:hidden ${isOld ? 'opacity-45' : ''}`}
     >
-      <h2 className="mb-1 text-[12px] text-soft">What would change it</h2>
+      <h2 className="mb-1 text-fine text-soft">What would change it</h2>
       <ul className="flex flex-col gap-1.5">
         {sentences.map((sentence) => (
           <li key={sentence}>{sentence}</li>
@@ -99,7 +99,7 @@ function Worth({ settings }: { settings: Settings }) {
     ['powerCostPerDb', 'a dB of power costs'],
   ] as const;
   return (
-    <p className="mt-1 text-[12px] text-soft">
+    <p className="mt-1 text-fine text-soft">
       <OpensInPlace
         label="what a dB costs me"
         text="what a dB costs me"

@@ -36,7 +36,7 @@ export function ComparePage() {
     <Shell>
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <div className="mx-auto flex max-w-5xl flex-col gap-4">
-          <h1 className="text-[20px] font-bold">Two plans side by side</h1>
+          <h1 className="text-title font-bold">Two plans side by side</h1>
           {plans.length === 1 && (
             <p className="text-soft">
               There is only one plan. Make a variant of it on the{' '}
@@ -102,7 +102,7 @@ function Side({
   return (
     <section aria-label={`plan ${letter}`} className="flex flex-col gap-2 border-t border-ink pt-2">
       <span className="flex items-baseline gap-2">
-        <b className="text-[16px]">{letter}</b>
+        <b className="text-heading">{letter}</b>
         <Select
           label={`plan ${letter}`}
           value={id ?? ''}
@@ -139,7 +139,7 @@ function BandByBand({ left, right }: { left: Assessed; right: Assessed }) {
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="band by band">
         <table className="w-full border-collapse [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4">
           <thead>
-            <tr className="border-b border-hairline text-left text-[11px] text-soft [&>th]:font-normal">
+            <tr className="border-b border-hairline text-left text-small text-soft [&>th]:font-normal">
               <th scope="col">band</th>
               <th scope="col">plan</th>
               <th scope="col" className="text-right">

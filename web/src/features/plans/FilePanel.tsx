@@ -166,7 +166,7 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
             {fresh.length > 0 && (
               <details>
                 <summary>what is new</summary>
-                <ul className="max-h-60 overflow-y-auto text-[13px]">
+                <ul className="max-h-60 overflow-y-auto text-body">
                   {fresh.map((p) => (
                     <li key={idOf(p)}>
                       <span className="text-soft">{KINDS[p.kind]}</span> {p.name}

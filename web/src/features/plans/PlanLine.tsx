@@ -37,7 +37,7 @@ export function PlanLine({
       {sketch ? (
         <Sketch sketch={sketch} />
       ) : (
-        <span className="w-[168px] text-[12px] text-soft">not finished</span>
+        <span className="w-[168px] text-fine text-soft">not finished</span>
       )}
       <span className="min-w-0 flex-1 basis-48">
         {renaming === null ? (
@@ -60,7 +60,7 @@ export function PlanLine({
             }}
           />
         )}
-        <span className="block text-[12px] text-soft">
+        <span className="block text-fine text-soft">
           {sketch?.cableName &&
             `${lengthText(sketch.cableLengthM ?? 0, lengths)} of ${sketch.cableName}, `}
           {plan.chosen ? `${plan.chosen} chosen` : 'nothing chosen'}
@@ -71,10 +71,10 @@ export function PlanLine({
           <span className="figures font-medium">
             {levelText({ lossDb: sketch.totalLossDb, watts: sketch.powerAtAntennaW }, shown)}
           </span>
-          <span className="block text-[12px] text-soft">worst on {sketch.bandName}</span>
+          <span className="block text-fine text-soft">worst on {sketch.bandName}</span>
         </span>
       )}
-      <span className="flex w-full flex-wrap gap-x-4 text-[12px] min-[760px]:w-[220px] min-[760px]:flex-col min-[760px]:gap-0">
+      <span className="flex w-full flex-wrap gap-x-4 text-fine min-[760px]:w-[220px] min-[760px]:flex-col min-[760px]:gap-0">
         <span className="text-soft">
           revision {revisionNumber(plan.version)}, {agoText(Date.parse(plan.updatedAt), now)}
         </span>

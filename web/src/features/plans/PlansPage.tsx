@@ -44,7 +44,7 @@ export function PlansPage() {
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <div className="mx-auto flex max-w-[960px] flex-col gap-5">
           <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
-            <h1 className="text-[20px] font-bold">Plans</h1>
+            <h1 className="text-title font-bold">Plans</h1>
             <input
               ref={field}
               type="search"
@@ -180,12 +180,12 @@ function Uses({ isBusy, onUse }: UsesProps) {
               onClick={() => onUse(preset.use)}
             >
               <span className="block font-semibold">{preset.name}</span>
-              <span className="block text-[12px] text-soft">{preset.text}</span>
+              <span className="block text-fine text-soft">{preset.text}</span>
             </button>
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-[12px] text-soft">
+      <p className="mt-2 text-fine text-soft">
         It sets bands, what is asked and what comes first. Everything can be changed.
       </p>
     </section>
@@ -195,7 +195,7 @@ function Uses({ isBusy, onUse }: UsesProps) {
 function FirstQuestion(uses: UsesProps) {
   return (
     <div className="border border-hairline p-6">
-      <h2 className="text-[16px] font-semibold">Which antenna do you want to bring power to?</h2>
+      <h2 className="text-heading font-semibold">Which antenna do you want to bring power to?</h2>
       <p className="mt-1 mb-4 max-w-xl">
         A plan is one run from a radio to an antenna. Begin with one: type how far it is and what
         the radio makes, and read which cable brings enough of it.
@@ -222,7 +222,7 @@ function Below({
   });
   const away = bin.data ?? [];
   return (
-    <div className="flex flex-col gap-4 pt-2 text-[12px] text-soft">
+    <div className="flex flex-col gap-4 pt-2 text-fine text-soft">
       {hasDemo && (
         <p>
           The plans of Skarra are a demo.{' '}

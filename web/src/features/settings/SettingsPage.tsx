@@ -16,7 +16,7 @@ export function SettingsPage() {
     <Shell>
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <div className="mx-auto flex max-w-2xl flex-col gap-5">
-          <h1 className="text-[20px] font-bold">Settings</h1>
+          <h1 className="text-title font-bold">Settings</h1>
           <Setting
             label="Powers are read in"
             name="reading"
@@ -103,7 +103,7 @@ export function SettingsPage() {
                   onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
                 />
               </span>
-              <span className="text-[12px] text-soft">
+              <span className="text-fine text-soft">
                 Names or addresses apart by spaces. What is there is spoken to without a password.
               </span>
             </span>
@@ -244,9 +244,7 @@ function Tolerances({ value, onChange }: { value: Settings['tolerances']; onChan
             <span className="text-soft">where its figures are {words.provenance[provenance]}</span>
           </span>
         ))}
-        <span className="text-[12px] text-soft">
-          A cable that passes only with luck is marginal.
-        </span>
+        <span className="text-fine text-soft">A cable that passes only with luck is marginal.</span>
       </span>
     </Labelled>
   );
@@ -308,7 +306,7 @@ function Currency({ value, onChange }: { value: string; onChange: Change }) {
           onBlur={() => good && setTyped(null)}
         />
         {good ? (
-          <span className="ml-3 text-[12px] text-soft">Prices are never converted.</span>
+          <span className="ml-3 text-fine text-soft">Prices are never converted.</span>
         ) : (
           <span role="alert" className="ml-3 text-fail">
             Three letters, such as EUR or GBP.
@@ -344,7 +342,7 @@ function Licence({ value, onChange }: { value: number | null; onChange: Change }
             </button>
           )}
         </span>
-        <span className="text-[12px] text-soft">
+        <span className="text-fine text-soft">
           A reminder of your own. What you may use is in your licence.
         </span>
       </span>

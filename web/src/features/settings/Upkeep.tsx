@@ -42,7 +42,7 @@ export function Upkeep({
               <span className="text-soft">{text}</span>
             </label>
           ))}
-          <span className="text-[12px] text-soft">
+          <span className="text-fine text-soft">
             Whichever comes first; sooner where its trend says so.
           </span>
         </span>

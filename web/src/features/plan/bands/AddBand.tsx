@@ -40,7 +40,7 @@ export function AddBand({
           </button>
           {SERVICES.map((service) => (
             <div key={service.name} className="border-t border-hairline pt-1.5">
-              <p className="text-[11px] text-soft">{service.name}</p>
+              <p className="text-small text-soft">{service.name}</p>
               <div className="flex flex-wrap gap-1 pt-1">
                 {bandsOfService(service, settings.region).map((b) => (
                   <button

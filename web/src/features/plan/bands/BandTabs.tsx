@@ -91,7 +91,7 @@ export function BandTabs(props: Props) {
             {i === focus ? (
               <FocusedBand {...props} band={band} index={i} />
             ) : (
-              <span className="text-[11px] whitespace-nowrap text-soft">
+              <span className="text-small whitespace-nowrap text-soft">
                 {frequencyText(band.frequencyMHz ?? 0)} · {loadText(band.load)}
               </span>
             )}
@@ -122,7 +122,7 @@ function FocusedBand({
 }: Props & { band: Band; index: number }) {
   const many = bandsOf(plan).length > 1;
   return (
-    <span className="flex flex-wrap items-baseline gap-x-2 text-[12px]">
+    <span className="flex flex-wrap items-baseline gap-x-2 text-fine">
       <QuantityField
         label="frequency"
         keptAs={`frequency ${band.id ?? index}`}

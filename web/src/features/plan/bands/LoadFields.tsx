@@ -104,7 +104,7 @@ function OtherEnd({
   const swr = kind === 'swrAtRadio' ? assessment.swrAtAntenna : assessment.swrAtRadio;
   return (
     <span
-      className="text-[11px] whitespace-nowrap text-soft"
+      className="text-small whitespace-nowrap text-soft"
       title="Loss in the run flatters the reading at the radio: the antenna is worse than it looks from there."
     >
       = {swr === null ? '∞' : fixed(swr, 2)}{' '}

@@ -44,20 +44,20 @@ export function LoadFile({
     <div className="flex flex-col gap-1.5 border-t border-hairline pt-2">
       <label className="flex flex-col gap-1">
         <span>read the antenna from a file</span>
-        <span className="text-[11px] text-soft">
+        <span className="text-small text-soft">
           a table of MHz, SWR or MHz, R, X as CSV, or a one-port sweep (.s1p)
         </span>
         <input
           type="file"
           accept=".csv,.txt,.tsv,.s1p"
-          className="text-[12px]"
+          className="text-fine"
           onChange={(e) => {
             const chosen = e.target.files?.[0];
             if (chosen) read(chosen, isAtRadio);
           }}
         />
       </label>
-      <label className="flex items-baseline gap-1.5 text-[12px]">
+      <label className="flex items-baseline gap-1.5 text-fine">
         <input
           type="checkbox"
           checked={isAtRadio}
@@ -87,7 +87,7 @@ export function LoadFile({
           <button type="button" className="action" disabled={known === 0} onClick={take}>
             {known === 1 ? 'Use it on one band' : `Use it on ${known} bands`}
           </button>
-          <p className="text-[11px] text-soft">
+          <p className="text-small text-soft">
             {found.rows} rows from {frequencyText(found.lowestMHz)} to{' '}
             {frequencyText(found.highestMHz)}
           </p>

@@ -49,7 +49,7 @@ export function FirstPage(props: Props) {
   return (
     <Page format={format} label="first page of the run sheet">
       <header className="flex items-baseline justify-between border-b-2 border-ink pb-1">
-        <h1 className="text-[20px] font-bold">{plan.name}</h1>
+        <h1 className="text-title font-bold">{plan.name}</h1>
         <span>
           {plan.site && `${plan.site} · `}revision {revisionNumber(version)} ·{' '}
           {dateText(new Date().toISOString())}
@@ -80,7 +80,7 @@ export function FirstPage(props: Props) {
           />
         )}
       </div>
-      <p className="text-[11px]">Drawn on {bandName(band)}; white is power, hatched became heat.</p>
+      <p className="text-small">Drawn on {bandName(band)}; white is power, hatched became heat.</p>
       <h2>Figures</h2>
       <table>
         <thead>
@@ -148,7 +148,7 @@ export function FirstPage(props: Props) {
               </tr>
             </tbody>
           </table>
-          {sheet.row.cost?.sample && <p className="text-[10px]">{words.samplePrices}</p>}
+          {sheet.row.cost?.sample && <p className="text-tiny">{words.samplePrices}</p>}
         </section>
         <section className="flex-1">
           <h2>To cut</h2>
@@ -182,14 +182,14 @@ function Decided({ decisions, rowId, sheet }: Props) {
   const standing = decisions.find((d) => d.withdrawnAt === null);
   if (standing && standing.rowId === rowId) {
     return (
-      <p className="my-2 text-[14px]">
+      <p className="my-2 text-lead">
         <strong>{standing.cableName}</strong>, chosen on {dateText(standing.decidedAt)}
         {standing.reason && <>: “{standing.reason}”</>}
       </p>
     );
   }
   return (
-    <p className="my-2 text-[14px]">
+    <p className="my-2 text-lead">
       <strong>{sheet.name}</strong>
       {standing ? `, not what was chosen: that is ${standing.cableName}.` : ', not decided yet.'}
     </p>
@@ -201,7 +201,7 @@ function Elements({ plan, catalogue, connectors, sheet, focus }: Props) {
   const { lengths } = usePreferences();
   const named = { catalogue, connectors, cableName: sheet.name, isPresent: false };
   return (
-    <p className="text-[10px]">
+    <p className="text-tiny">
       {runOf(plan)
         .map(
           (e, i) =>

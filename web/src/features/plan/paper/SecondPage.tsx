@@ -38,7 +38,7 @@ export function SecondPage({
   return (
     <Page format={format} label="second page of the run sheet">
       <header className="flex items-baseline justify-between border-b-2 border-ink pb-1">
-        <h1 className="text-[16px] font-bold">{plan.name}: fitting</h1>
+        <h1 className="text-heading font-bold">{plan.name}: fitting</h1>
         <span>{sheet.name}</span>
       </header>
       <div className="flex gap-8">
@@ -108,7 +108,7 @@ export function SecondPage({
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-[10px]">
+      <p className="mt-2 text-tiny">
         A little more loss than expected is usual; more than a tenth and 0.1 dB is worth a look at
         the ends. Radio, meter and load used: ______________________________
       </p>

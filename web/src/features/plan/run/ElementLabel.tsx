@@ -41,7 +41,7 @@ export function ElementLabel({
           index={index}
           lossDb={lossDb}
           isStop={isStop}
-          className={`text-[12px] ${isLine ? 'font-semibold' : ''}`}
+          className={`text-fine ${isLine ? 'font-semibold' : ''}`}
         />
         {isLine && (
           <LengthField
@@ -55,7 +55,7 @@ export function ElementLabel({
         )}
       </span>
       <span
-        className={`figures whitespace-nowrap text-soft ${width < TIGHT ? 'text-[9.5px] tracking-tight' : 'text-[11px]'}`}
+        className={`figures whitespace-nowrap text-soft ${width < TIGHT ? 'text-tight tracking-tight' : 'text-small'}`}
       >
         {lossDb !== undefined && `${fixed(-lossDb, 2)} dB`}
         {width >= ROOMY && heatW !== null && `, ${powerText(heatW)} heat`}

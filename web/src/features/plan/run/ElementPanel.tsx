@@ -49,7 +49,7 @@ function Opened(props: Props & { name: string; close: () => void }) {
   };
   return (
     <>
-      <p className="text-[11px] text-soft">
+      <p className="text-small text-soft">
         {KIND_WORDS[element.kind]}, {index + 1} of {count} from the radio
       </p>
       <Facts {...props} />
@@ -199,7 +199,7 @@ function LineFacts({
         />
         <span>
           the ledger chooses this cable
-          {line.candidate && <span className="block text-[11px] text-soft">shown: {name}</span>}
+          {line.candidate && <span className="block text-small text-soft">shown: {name}</span>}
         </span>
       </label>
     </>

@@ -119,7 +119,7 @@ function Places(props: Props & { band: Band | undefined; matching: Matching }) {
   const isThere = matchingOn(plan, band) !== 'NONE';
   return (
     <>
-      <p className="text-[11px] text-soft">matching unit on {bandName(band)}</p>
+      <p className="text-small text-soft">matching unit on {bandName(band)}</p>
       <Outcomes
         {...props}
         onChoose={(matching) => onCommand({ do: 'setMatching', band: focus, matching })}
@@ -225,7 +225,7 @@ function Outcomes({
         );
       })}
       {isReadAtRadio && onChoose && (
-        <p className="text-[12px] text-soft">
+        <p className="text-fine text-soft">
           An SWR read at the radio says nothing about the antenna once a unit stands there: give the
           antenna&rsquo;s own SWR first.
         </p>

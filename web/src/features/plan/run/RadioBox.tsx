@@ -26,7 +26,7 @@ export function RadioBox(props: RibbonProps & { width: number }) {
       <RadioName {...props} className="mx-auto" />
       <RadioPower {...props} className="items-center" />
       {powerOn(plan, band) !== null && band?.powerW !== undefined && (
-        <span className="truncate text-[11px] text-soft">on {bandName(band)}</span>
+        <span className="truncate text-small text-soft">on {bandName(band)}</span>
       )}
     </div>
   );
@@ -137,7 +137,7 @@ function Opened(props: RibbonProps) {
             />
             <span>
               reduces its power above SWR 2
-              <span className="block text-[11px] text-soft">to a quarter at 3</span>
+              <span className="block text-small text-soft">to a quarter at 3</span>
             </span>
           </label>
           <label className="flex items-baseline gap-2 border-t border-hairline pt-2">

@@ -138,7 +138,7 @@ export function Ribbon(props: Props) {
 
         {place && radioW !== null && (
           <p
-            className="figures pointer-events-none absolute z-10 border border-hairline bg-paper px-1.5 text-[11px] whitespace-nowrap"
+            className="figures pointer-events-none absolute z-10 border border-hairline bg-paper px-1.5 text-small whitespace-nowrap"
             style={{ left: RUN_LEFT + Math.min(place.x + 6, runWidth - 120), top: BOTTOM - 20 }}
           >
             <PointReading place={place} profile={profile} radioW={radioW} shown={shown} />
@@ -220,7 +220,7 @@ export function Ribbon(props: Props) {
         <button
           type="button"
           aria-expanded={asTable}
-          className="quiet absolute bottom-0 left-0 text-[11px] print:hidden"
+          className="quiet absolute bottom-0 left-0 text-small print:hidden"
           onClick={() => setAsTable(!asTable)}
         >
           {asTable ? 'without the table' : 'as a table'}
@@ -268,12 +268,12 @@ function Arriving({
       style={{ left, top: MIDDLE - 24 }}
     >
       <div
-        className={`figures text-[20px] leading-6 font-semibold whitespace-nowrap ${isReceiver ? '' : 'text-copper-text'}`}
+        className={`figures text-title leading-6 font-semibold whitespace-nowrap ${isReceiver ? '' : 'text-copper-text'}`}
       >
         {figureOf(arriving, shown)}
-        <span className="ml-1.5 text-[13px] font-normal">{unitOf(shown)}</span>
+        <span className="ml-1.5 text-body font-normal">{unitOf(shown)}</span>
       </div>
-      <div className="text-[11px] text-soft">
+      <div className="text-small text-soft">
         {isReceiver ? 'reach the receiver' : 'at the antenna'}
       </div>
     </div>

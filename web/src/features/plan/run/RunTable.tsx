@@ -25,7 +25,7 @@ export function RunTable({
     <table className="mb-2 w-full max-w-[860px] border-collapse [&_td]:py-0.5 [&_td]:pr-4 [&_th]:pr-4">
       <caption className="sr-only">the run from the radio to the antenna</caption>
       <thead>
-        <tr className="border-b border-hairline text-left text-[11px] text-soft [&>th]:font-normal">
+        <tr className="border-b border-hairline text-left text-small text-soft [&>th]:font-normal">
           <th scope="col">element</th>
           <th scope="col">what it is</th>
           <th scope="col" className="text-right">

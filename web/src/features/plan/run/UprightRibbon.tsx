@@ -81,7 +81,7 @@ export function UprightRibbon(props: RibbonProps) {
           ))}
       </ol>
       {tapped && radioW !== null && (
-        <p className="figures py-1 text-[12px]" role="status">
+        <p className="figures py-1 text-fine" role="status">
           <PointReading place={tapped} profile={props.profile} radioW={radioW} shown={shown} />
         </p>
       )}
@@ -185,7 +185,7 @@ function Label({
   const { lengths } = usePreferences();
   const loss = assessment?.elements[index]?.lossDb;
   const figures = (
-    <span className="figures text-[12px] text-soft">
+    <span className="figures text-fine text-soft">
       {reading}
       {loss !== undefined && `, ${fixed(-loss, 2)} dB`}
     </span>
@@ -252,7 +252,7 @@ function Step({
       type="button"
       aria-label={label}
       disabled={disabled}
-      className="h-11 w-11 border border-control text-[18px] disabled:text-faint"
+      className="h-11 w-11 border border-control text-heading disabled:text-faint"
       onClick={onClick}
     >
       {text}

@@ -112,7 +112,7 @@ export function LineView({
           limit('rated, at this mode', (l) => l.heatAtRatingWPerM),
         )}
       />
-      <ul className="grid gap-x-6 py-2 text-[12px] min-[700px]:grid-cols-2">
+      <ul className="grid gap-x-6 py-2 text-fine min-[700px]:grid-cols-2">
         {profile.lines.map((line) => (
           <li key={line.element}>
             <b>{name(line.element)}</b>: {plain(line.electricalLengthWavelengths, 2)} wavelengths,{' '}
@@ -122,7 +122,7 @@ export function LineView({
           </li>
         ))}
       </ul>
-      <p className="pb-3 text-[11px] text-soft">
+      <p className="pb-3 text-small text-soft">
         At full power; the margins take in the mode and the temperature of the day. Not in it:
         current on the outside of the shield. Keep hands off a mismatched line while it is keyed.
       </p>

@@ -124,7 +124,7 @@ export function ReachView({
             title={sections.length === 1 ? 'drag the length' : undefined}
             onPointerDown={draw}
           >
-            <span className="absolute top-0 left-1/2 -translate-x-1/2 text-[11px] whitespace-nowrap text-blue">
+            <span className="absolute top-0 left-1/2 -translate-x-1/2 text-small whitespace-nowrap text-blue">
               {lengthText(lengthM, lengths)} now
             </span>
             <span className="absolute top-5 bottom-0 left-1/2 border-l border-dashed border-blue" />
@@ -160,7 +160,7 @@ function ReachRow({
         {here && <path d={`M0 6H${at(here.lengthM)}`} stroke="var(--ink-soft)" strokeWidth="2" />}
         {least && <path d={`M0 15H${at(least.lengthM)}`} stroke="var(--ink)" strokeWidth="7" />}
       </svg>
-      <span className="figures pl-3 text-[12px] whitespace-nowrap">{said}</span>
+      <span className="figures pl-3 text-fine whitespace-nowrap">{said}</span>
     </li>
   );
 }

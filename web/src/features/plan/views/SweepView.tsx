@@ -228,7 +228,7 @@ export function SweepView(props: Props) {
         />
       </div>
       {over === 'frequency' && (
-        <p className="pb-3 text-[11px] text-soft">
+        <p className="pb-3 text-small text-soft">
           Between the bands, radio and antenna are taken as on the nearest band: what they are there
           nobody has said.
         </p>

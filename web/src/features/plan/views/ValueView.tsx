@@ -217,12 +217,12 @@ function Steps({ ladder, selected, onSelect }: LadderProps) {
   const currency = ladder.currency ?? '';
   const hasWatts = ladder.points.some((p) => p.costPerDeliveredW !== null);
   return (
-    <table className="w-full text-[12px]">
+    <table className="w-full text-fine">
       <caption className="pb-1 text-left text-soft">
         The steps, and what the next dB{hasWatts ? ' or watt' : ''} costs on each, {currency}
       </caption>
       <thead>
-        <tr className="text-right text-[11px] text-soft [&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pl-3 [&>th]:align-bottom [&>th]:font-normal">
+        <tr className="text-right text-small text-soft [&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pl-3 [&>th]:align-bottom [&>th]:font-normal">
           <th scope="col" className="!pl-0 text-left">
             cable
           </th>
