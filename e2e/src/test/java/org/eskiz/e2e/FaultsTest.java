@@ -19,7 +19,7 @@ import org.junit.jupiter.api.TestInstance;
 
 /** What was acknowledged is there afterwards, whatever was killed or ran full meanwhile. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
-class ValidationErrorsTest {
+class FaultsTest {
 
     /** Database, build and archive of classes fit, and a filler makes it full. */
     private static final int DISK_MB = 400;
