@@ -41,8 +41,8 @@ export function WattmeterLive({
   useEffect(() => onBusy(run.isPending), [onBusy, run.isPending]);
   const queries = useQueryClient();
   useEffect(() => {
-    if (run.isError) void queries.invalidateQueries({ queryKey: ['keyed'] });
-  }, [queries, run.isError]);
+    if (run.isError || run.isSuccess) void queries.invalidateQueries({ queryKey: ['keyed'] });
+  }, [queries, run.isError, run.isSuccess]);
   return (
     <>
       <span className="flex flex-wrap items-baseline gap-x-3 text-soft">

@@ -3,6 +3,8 @@ package org.eskiz.server.instrument;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Function;
 import org.eskiz.server.problem.UpstreamException;
@@ -32,6 +34,8 @@ class Transmitter {
 
     private final InstrumentSession door;
     private final JdbcTemplate sql;
+    /** Addresses at which this server is reading right now: they are keyed because they are meant to be. */
+    private final Set<String> reading = ConcurrentHashMap.newKeySet();
 
     Transmitter(InstrumentSession door, JdbcTemplate sql) {
         this.door = door;
@@ -48,22 +52,25 @@ class Transmitter {
      * @throws UpstreamException when the reading failed; with {@link #MAY_BE_KEYED} when the radio does not confirm that it is
      *     off
      */
-    <T> T whileKeyed(InstrumentRequest to, int withinMs, String[] setUp, Function<ScpiConnection, T> reading) {
+    <T> T whileKeyed(InstrumentRequest to, int withinMs, String[] setUp, Function<ScpiConnection, T> read) {
         InetAddress host = door.admitted(to);
         Keyed radio = new Keyed(InstrumentSession.address(host, to.port()), host.getHostAddress(), to.port());
         AtomicBoolean mayBeKeyed = new AtomicBoolean();
+        reading.add(radio.address());
         try (ScpiConnection connection = ScpiConnection.open(to.address(), host, to.port(), withinMs)) {
             limitKeying(connection);
             connection.command(setUp);
             remember(radio);
             mayBeKeyed.set(true);
             connection.command("OUTP ON");
-            T read = reading.apply(connection);
+            T answer = read.apply(connection);
             requireOff(connection);
             forget(radio);
-            return read;
+            return answer;
         } catch (RuntimeException e) {
             throw mayBeKeyed.get() ? afterSwitchingOff(radio, e) : e;
+        } finally {
+            reading.remove(radio.address());
         }
     }
 
@@ -87,11 +94,15 @@ class Transmitter {
                 : failed;
     }
 
-    /** Radios that did not confirm that they are off. */
+    /** Radios that did not confirm that they are off; none that is keyed for a reading under way. */
     List<Keyed> maybeKeyed() {
-        return sql.query(
-                "select address, host, port from keyed_transmitter order by address",
-                (row, n) -> new Keyed(row.getString(1), row.getString(2), row.getInt(3)));
+        return sql
+                .query(
+                        "select address, host, port from keyed_transmitter order by address",
+                        (row, n) -> new Keyed(row.getString(1), row.getString(2), row.getInt(3)))
+                .stream()
+                .filter(keyed -> !reading.contains(keyed.address()))
+                .toList();
     }
 
     /** Switches off whatever a server left keyed that did not live to do it; what does not confirm stays remembered. */

@@ -166,6 +166,18 @@ class InstrumentsOverHttpTest {
         assertThat(api.get("/api/instruments/keyed").json().get("addresses")).isEmpty();
     }
 
+    /** A warning in the middle of every reading would soon be read by nobody. */
+    @Test
+    void aRadioThatIsBeingReadIsNoneThatWasLeftKeyed(Transmitter transmitter, JdbcTemplate sql) {
+        var to = new InstrumentRequest("127.0.0.1", wattmeter, HOLDER);
+        int warnings = transmitter.whileKeyed(to, 2000, new String[0], connection -> {
+            assertThat(sql.queryForObject("select count(*) from keyed_transmitter", Integer.class))
+                    .isEqualTo(1);
+            return transmitter.maybeKeyed().size();
+        });
+        assertThat(warnings).isZero();
+    }
+
     @Test
     void aServerThatStartsSwitchesOffWhatAKilledOneLeftKeyed(Transmitter transmitter, JdbcTemplate sql)
             throws IOException {
