@@ -1030,7 +1030,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The best mixes of cables found within a second */
+        /** The best mixes of cables, searched in a bounded number of steps */
         post: operations["mix"];
         delete?: never;
         options?: never;

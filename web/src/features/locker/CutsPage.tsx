@@ -159,7 +159,9 @@ export function CutsPage() {
                   `, ${lengthText(plan.longestRestM, lengths)} of them in one piece`}
                 .{' '}
                 <span className="text-soft">
-                  {plan.proven ? 'Nothing less can be wasted.' : 'The best found within a second.'}
+                  {plan.proven
+                    ? 'Nothing less can be wasted.'
+                    : 'The best of what was tried; less may be wasted another way.'}
                 </span>
               </p>
               {plan.uncut.length > 0 && (

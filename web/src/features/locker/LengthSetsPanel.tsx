@@ -221,7 +221,7 @@ export function LengthSetsPanel() {
             Two pieces are joined by a barrel, two mated pairs; its loss is counted.{' '}
             {answer.data.proven
               ? 'In whole metres nothing better can be made.'
-              : 'The best found within a second; there may be better ones.'}
+              : 'The best of what was tried; there may be better ones.'}
           </p>
         </>
       )}

@@ -143,7 +143,7 @@ export function MixPanel({
           <p className="text-small text-soft">
             {found.proven
               ? 'No other mix is better.'
-              : 'The best found within a second; there may be better ones.'}
+              : 'The best of what was tried; there may be better ones.'}
           </p>
         </>
       )}

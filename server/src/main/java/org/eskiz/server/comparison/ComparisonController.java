@@ -54,7 +54,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/mixes")
-    @Operation(operationId = "mix", summary = "The best mixes of cables found within a second")
+    @Operation(operationId = "mix", summary = "The best mixes of cables, searched in a bounded number of steps")
     MixesResponse mixes(@RequestBody MixesRequest request) {
         return comparisons.mixes(request);
     }
