@@ -71,14 +71,14 @@ const EVENTS: Record<PieceEvent['kind'], (e: PieceEvent, lengths: LengthUnit) =>
     `out${e.to ? `, ${e.to}` : ''}${e.until === null ? ', and still is' : e.until === e.on ? '' : `, till ${e.until}`}${bore(e)}`,
   TEST: (e) =>
     `tested${e.lossDb === null ? '' : `: ${fixed(e.lossDb, 2)} dB`}${e.percentOfSheet === null ? '' : `, ${fixed(e.percentOfSheet, 0)} % of its sheet`}`,
-  REPAIR: (e) => `mended${noted(e)}`,
+  REPAIR: (e) => `mended${noteText(e)}`,
   NEW_END: (e, lengths) =>
-    `new end: ${lengthText(e.lengthBeforeM ?? 0, lengths)} became ${lengthText(e.lengthAfterM ?? 0, lengths)}${noted(e)}`,
-  RETIRED: (e) => `retired${noted(e)}`,
-  BACK_IN_SERVICE: (e) => `used again${noted(e)}`,
+    `new end: ${lengthText(e.lengthBeforeM ?? 0, lengths)} became ${lengthText(e.lengthAfterM ?? 0, lengths)}${noteText(e)}`,
+  RETIRED: (e) => `retired${noteText(e)}`,
+  BACK_IN_SERVICE: (e) => `used again${noteText(e)}`,
 };
 
-function noted(event: PieceEvent): string {
+function noteText(event: PieceEvent): string {
   return event.note ? `: ${event.note}` : '';
 }
 

@@ -5,7 +5,7 @@ import { fixed, frequencyText, lengthFigure, lengthText, plain } from '../../uni
 import { capital } from '../../words';
 import { LossStrip } from './LossStrip';
 import type { Reading } from './notes';
-import { said, withAnotherLevel, withoutReading, withReading } from './notes';
+import { textOf, withAnotherLevel, withoutReading, withReading } from './notes';
 import { OutcomeMark } from './OutcomeMark';
 
 interface Props {
@@ -209,14 +209,14 @@ function Row({
               <ReadingField
                 label={`without the cable at ${at}`}
                 value={reading.baseline ?? ''}
-                onChange={(baseline) => change({ baseline: said(baseline) })}
+                onChange={(baseline) => change({ baseline: textOf(baseline) })}
               />
             </td>
             <td>
               <ReadingField
                 label={`through the cable at ${at}`}
                 value={reading.through ?? ''}
-                onChange={(through) => change({ through: said(through) })}
+                onChange={(through) => change({ through: textOf(through) })}
               />
             </td>
             {!narrow && <td className="figures whitespace-nowrap">{loss}</td>}

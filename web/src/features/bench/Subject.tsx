@@ -5,7 +5,7 @@ import { useBenchLog, useConnectors, usePieces } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, Term } from '../../ui';
 import { lengthFigure, lengthText, plain } from '../../units';
-import { ofPiece, said } from './notes';
+import { ofPiece, textOf } from './notes';
 
 const NOT_KNOWN = '';
 
@@ -35,7 +35,7 @@ export function Subject({
   }, [piece, notes, onChange]);
   function named(text: string) {
     const meant = owned.find((p) => p.label.toLowerCase() === text.trim().toLowerCase());
-    onChange(meant ? ofPiece(notes, meant) : { ...notes, piece: said(text), pieceId: undefined });
+    onChange(meant ? ofPiece(notes, meant) : { ...notes, piece: textOf(text), pieceId: undefined });
   }
   const joints = notes.joints ?? [];
   return (

@@ -5,7 +5,7 @@ import { answered, api, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
 import { inUnit, lengthFigure, lengthText, plain, temperatureText } from '../../units';
-import { said } from './notes';
+import { textOf } from './notes';
 import type { Station } from './notes';
 
 const LEADS = [
@@ -43,7 +43,7 @@ export function TitleBlock({ notes, revision, id, method, onChange }: Props) {
           aria-label="day of the test"
           className="in-place"
           value={notes.testedOn ?? ''}
-          onChange={(e) => onChange({ ...notes, testedOn: said(e.target.value) })}
+          onChange={(e) => onChange({ ...notes, testedOn: textOf(e.target.value) })}
         />
       </label>
       <span className="inline-flex items-baseline gap-1 text-soft">
@@ -70,7 +70,10 @@ export function TitleBlock({ notes, revision, id, method, onChange }: Props) {
               maxLength={200}
               value={notes.station?.[name] ?? ''}
               onChange={(e) =>
-                onChange({ ...notes, station: { ...notes.station, [name]: said(e.target.value) } })
+                onChange({
+                  ...notes,
+                  station: { ...notes.station, [name]: textOf(e.target.value) },
+                })
               }
             />
           </label>
@@ -82,7 +85,7 @@ export function TitleBlock({ notes, revision, id, method, onChange }: Props) {
           className="in-place min-w-0 flex-1"
           maxLength={4000}
           value={notes.note ?? ''}
-          onChange={(e) => onChange({ ...notes, note: said(e.target.value) })}
+          onChange={(e) => onChange({ ...notes, note: textOf(e.target.value) })}
         />
       </label>
       <label className="inline-flex items-baseline gap-1 text-soft">

@@ -107,7 +107,7 @@ export function ofPiece(notes: BenchNotes, piece: Piece): BenchNotes {
   };
 }
 
-/** A length of text that a field leaves: nothing is not said. */
-export function said(text: string): string | undefined {
+/** The text of a field; undefined where there is none. */
+export function textOf(text: string): string | undefined {
   return text.trim() === '' ? undefined : text;
 }

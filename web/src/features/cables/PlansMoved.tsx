@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { CableSaid, CableType } from '../../api';
+import type { CableTypeSpec, CableType } from '../../api';
 import { answered, api } from '../../api';
 import { fixed } from '../../units';
 import { numberIn } from './draft';
@@ -13,7 +13,7 @@ export function PlansMoved({
 }: {
   type: CableType;
   draft: Draft;
-  points: CableSaid['points'];
+  points: CableTypeSpec['points'];
 }) {
   const impedanceOhm = numberIn(draft, 'impedanceOhm');
   const velocityFactor = numberIn(draft, 'velocityFactor');

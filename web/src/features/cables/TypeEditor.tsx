@@ -6,7 +6,14 @@ import { usePreferences } from '../../app/preferences';
 import { Select, useKept, useSettled } from '../../ui';
 import { plain } from '../../units';
 import { FLEXING, FREQUENCY_UNITS, LOSS_PER, words } from '../../words';
-import { draftOf, namesakeOfOtherImpedance, NUMBERS, numberIn, said, troublesIn } from './draft';
+import {
+  draftOf,
+  namesakeOfOtherImpedance,
+  NUMBERS,
+  numberIn,
+  requestOf,
+  troublesIn,
+} from './draft';
 import type { Draft, NumberName } from './draft';
 import { PlansMoved } from './PlansMoved';
 import { SheetRows } from './SheetRows';
@@ -99,10 +106,10 @@ export function TypeEditor({
         ? answered(
             api.PUT('/api/cable-types/{key}', {
               params: { path: { key: type.key } },
-              body: said(draft, taken, type.revision),
+              body: requestOf(draft, taken, type.revision),
             }),
           )
-        : answered(api.POST('/api/cable-types', { body: said(draft, taken, undefined) }));
+        : answered(api.POST('/api/cable-types', { body: requestOf(draft, taken, undefined) }));
     },
     onSuccess: (stored) => {
       kept.forget();

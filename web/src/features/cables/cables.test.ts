@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CableType, SheetText } from '../../api';
 import { priceText, provenanceText, slipSentence, understoodSentence } from '../../words';
-import { draftOf, namesakeOfOtherImpedance, numberIn, said, troublesIn } from './draft';
+import { draftOf, namesakeOfOtherImpedance, numberIn, requestOf, troublesIn } from './draft';
 import { isFound, sorted } from './table';
 
 function type(over: Partial<CableType> = {}): CableType {
@@ -85,7 +85,7 @@ describe('a draft', () => {
 
   it('of a type says again what the type says', () => {
     const { points } = type();
-    const again = said(draftOf(type(), 'GBP'), points, 3);
+    const again = requestOf(draftOf(type(), 'GBP'), points, 3);
     expect(again).toMatchObject({
       name: 'Foam 10',
       impedanceOhm: 50,

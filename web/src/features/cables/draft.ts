@@ -1,4 +1,4 @@
-import type { CableSaid, CableType } from '../../api';
+import type { CableTypeSpec, CableType } from '../../api';
 import { parseQuantity, plain } from '../../units';
 import type { QuantityKind } from '../../units';
 
@@ -6,12 +6,12 @@ import type { QuantityKind } from '../../units';
 export interface Draft {
   name: string;
   family: string;
-  provenance: CableSaid['provenance'];
+  provenance: CableTypeSpec['provenance'];
   sourceTitle: string;
   sourceDate: string;
-  mechanicsProvenance: CableSaid['provenance'];
-  ratingsProvenance: CableSaid['provenance'];
-  flexing: '' | NonNullable<CableSaid['flexing']>;
+  mechanicsProvenance: CableTypeSpec['provenance'];
+  ratingsProvenance: CableTypeSpec['provenance'];
+  flexing: '' | NonNullable<CableTypeSpec['flexing']>;
   balanced: boolean;
   sunResistant: '' | 'yes' | 'no';
   directBurial: '' | 'yes' | 'no';
@@ -170,11 +170,11 @@ export function troublesIn(draft: Draft): Partial<Record<NumberName | 'name', st
 }
 
 /** A draft as it is stored, with the rows that were understood. */
-export function said(
+export function requestOf(
   draft: Draft,
-  points: CableSaid['points'],
+  points: CableTypeSpec['points'],
   revision: number | undefined,
-): CableSaid {
+): CableTypeSpec {
   const text = (value: string) => value.trim() || undefined;
   const yes = (value: '' | 'yes' | 'no') => (value === '' ? undefined : value === 'yes');
   const numbers = Object.fromEntries(
@@ -182,7 +182,7 @@ export function said(
       const value = numberIn(draft, name);
       return typeof value === 'number' ? [[name, value]] : [];
     }),
-  ) as Pick<CableSaid, 'impedanceOhm' | 'velocityFactor'>;
+  ) as Pick<CableTypeSpec, 'impedanceOhm' | 'velocityFactor'>;
   return {
     ...numbers,
     revision,

@@ -36,7 +36,7 @@ final class MeasuredCableType {
                         "id", "this test has too little in it: three frequencies and the length make a type"));
         Optional<CableType> tested =
                 noted.cableKey() == null ? Optional.empty() : catalogue.cableType(noted.cableKey());
-        CableTypeRequest base = tested.map(CatalogueFile::said).orElse(NOTHING_KNOWN);
+        CableTypeRequest base = tested.map(CatalogueFile::request).orElse(NOTHING_KNOWN);
         Double impedance = measured(
                 analysis.line() == null ? null : analysis.line().impedanceOhm(), base.impedanceOhm(), "impedance");
         Double velocity = measured(

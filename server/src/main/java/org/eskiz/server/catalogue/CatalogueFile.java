@@ -14,12 +14,12 @@ public record CatalogueFile(int schemaVersion, List<CableTypeRequest> cableTypes
     static CatalogueFile of(List<CableType> types, List<Connector> connectors) {
         return new CatalogueFile(
                 SCHEMA_VERSION,
-                types.stream().map(CatalogueFile::said).toList(),
+                types.stream().map(CatalogueFile::request).toList(),
                 connectors.stream().map(ConnectorRequest::of).toList());
     }
 
     /** What is stored of a type, as somebody would have to say it. */
-    public static CableTypeRequest said(CableType type) {
+    public static CableTypeRequest request(CableType type) {
         CableType.Facts f = type.facts();
         CableType.Mechanics m = f.mechanics();
         CableType.Price price = f.price();

@@ -96,7 +96,7 @@ public class OwnCableService {
         CableTypeRevisionEntity earlier =
                 revisions.findByTypeAndNumber(type, revision).orElseThrow();
         if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(earlier))) {
-            CableTypeRevisionEntity again = revision(CatalogueFile.said(RevisionMapper.read(earlier)));
+            CableTypeRevisionEntity again = revision(CatalogueFile.request(RevisionMapper.read(earlier)));
             revisions.save(BuiltInFiles.placed(again, type, newest.number + 1, Instant.now(clock)));
         }
     }

@@ -50,7 +50,7 @@ class OwnConnectorService {
             errors.add("key", "the key \"" + key + "\" is taken");
         }
         errors.throwIfAny();
-        ConnectorEntity made = said(request);
+        ConnectorEntity made = entity(request);
         made.id = UUID.randomUUID();
         made.operatorId = operators.current();
         made.key = key;
@@ -78,7 +78,7 @@ class OwnConnectorService {
                             mine.version),
                     mine.connector());
         }
-        mine.say(said(request));
+        mine.say(entity(request));
         connectors.flush();
         return mine.connector();
     }
@@ -116,9 +116,9 @@ class OwnConnectorService {
 
     /** The same, as it reads once it is stored. */
     static ConnectorRequest asStored(ConnectorRequest request) {
-        ConnectorEntity said = said(request);
-        said.key = request.key();
-        return ConnectorRequest.of(said.connector());
+        ConnectorEntity entity = entity(request);
+        entity.key = request.key();
+        return ConnectorRequest.of(entity.connector());
     }
 
     private static ValidationErrors checked(ConnectorRequest request) {
@@ -146,26 +146,26 @@ class OwnConnectorService {
         return errors;
     }
 
-    private static ConnectorEntity said(ConnectorRequest said) {
+    private static ConnectorEntity entity(ConnectorRequest request) {
         ConnectorEntity c = new ConnectorEntity();
-        c.name = said.name();
-        c.impedanceOhm = said.impedanceOhm();
-        boolean hasLaw = said.c1DbPerSqrtMHz() != null;
-        c.c1DbPerSqrtMHz = hasLaw ? said.c1DbPerSqrtMHz() : said.lossDb() / Math.sqrt(said.lossAtMHz());
-        c.c2DbPerMHz2 = hasLaw && said.c2DbPerMHz2() != null ? said.c2DbPerMHz2() : 0;
-        c.maxMHz = said.maxMHz();
-        c.peakVoltageV = said.peakVoltageV();
-        c.averagePowerW = said.averagePowerW();
-        c.ratedAtMHz = said.ratedAtMHz();
-        c.watertight = Boolean.TRUE.equals(said.watertight());
-        c.fitsLeastMm = said.fitsLeastMm();
-        c.fitsMostMm = said.fitsMostMm();
-        c.price = said.price() == null
+        c.name = request.name();
+        c.impedanceOhm = request.impedanceOhm();
+        boolean hasLaw = request.c1DbPerSqrtMHz() != null;
+        c.c1DbPerSqrtMHz = hasLaw ? request.c1DbPerSqrtMHz() : request.lossDb() / Math.sqrt(request.lossAtMHz());
+        c.c2DbPerMHz2 = hasLaw && request.c2DbPerMHz2() != null ? request.c2DbPerMHz2() : 0;
+        c.maxMHz = request.maxMHz();
+        c.peakVoltageV = request.peakVoltageV();
+        c.averagePowerW = request.averagePowerW();
+        c.ratedAtMHz = request.ratedAtMHz();
+        c.watertight = Boolean.TRUE.equals(request.watertight());
+        c.fitsLeastMm = request.fitsLeastMm();
+        c.fitsMostMm = request.fitsMostMm();
+        c.price = request.price() == null
                 ? null
-                : BigDecimal.valueOf(said.price()).setScale(PRICE_PLACES, RoundingMode.HALF_UP);
-        c.priceCurrency = said.priceCurrency();
-        c.pricedOn = said.pricedOn();
-        c.note = said.note();
+                : BigDecimal.valueOf(request.price()).setScale(PRICE_PLACES, RoundingMode.HALF_UP);
+        c.priceCurrency = request.priceCurrency();
+        c.pricedOn = request.pricedOn();
+        c.note = request.note();
         return c;
     }
 }

@@ -191,7 +191,7 @@ class InstrumentService {
                 pause();
                 watts[i] = c.askNumber("MEAS:POW?", "W", 0, most);
             }
-            return new ReadingTakenResponse(noted(watts), true);
+            return new ReadingTakenResponse(rangeText(watts), true);
         });
     }
 
@@ -202,7 +202,7 @@ class InstrumentService {
                 .toList());
     }
 
-    private static String noted(double[] watts) {
+    private static String rangeText(double[] watts) {
         double least = Arrays.stream(watts).min().orElseThrow();
         double most = Arrays.stream(watts).max().orElseThrow();
         String form = most < 10 ? "%.2f" : "%.1f";

@@ -243,7 +243,7 @@ public class LockerTransfer {
     @Transactional(readOnly = true)
     public List<KitRequest> allKits() {
         return kits.list().stream()
-                .map(LockerTransfer::said)
+                .map(LockerTransfer::request)
                 .filter(k -> !k.pieces().isEmpty())
                 .toList();
     }
@@ -251,10 +251,10 @@ public class LockerTransfer {
     /** Every kit by its id. */
     @Transactional(readOnly = true)
     public Map<UUID, KitRequest> kitsById() {
-        return kits.list().stream().collect(Collectors.toMap(KitResponse::id, LockerTransfer::said));
+        return kits.list().stream().collect(Collectors.toMap(KitResponse::id, LockerTransfer::request));
     }
 
-    private static KitRequest said(KitResponse k) {
+    private static KitRequest request(KitResponse k) {
         return new KitRequest(
                 k.id(),
                 null,

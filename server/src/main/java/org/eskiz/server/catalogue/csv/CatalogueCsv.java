@@ -122,10 +122,10 @@ public final class CatalogueCsv {
      * @throws IllegalArgumentException when it is no such table at all
      */
     public static List<ReadRow<CableTypeRequest>> read(String text) {
-        return CsvCells.read(text, NEEDED, KNOWN, CatalogueCsv::said);
+        return CsvCells.read(text, NEEDED, KNOWN, CatalogueCsv::request);
     }
 
-    private static CableTypeRequest said(CsvCells cells) {
+    private static CableTypeRequest request(CsvCells cells) {
         boolean hasOldPrice = cells.text("price_per_m") == null && cells.text(OLD_PRICE) != null;
         return new CableTypeRequest(
                 cells.text("key"),

@@ -85,10 +85,10 @@ public final class ConnectorCsv {
      * @throws IllegalArgumentException when it is no such table at all
      */
     public static List<ReadRow<ConnectorRequest>> read(String text) {
-        return CsvCells.read(text, NEEDED, KNOWN, ConnectorCsv::said);
+        return CsvCells.read(text, NEEDED, KNOWN, ConnectorCsv::request);
     }
 
-    private static ConnectorRequest said(CsvCells cells) {
+    private static ConnectorRequest request(CsvCells cells) {
         boolean hasOldPrice = cells.text("price") == null && cells.text(OLD_PRICE) != null;
         return new ConnectorRequest(
                 cells.text("key"),
