@@ -9,6 +9,8 @@ const PID = process.env.ESKIZ_PID;
 const REQUESTS = Number(process.argv[2] ?? 40_000);
 const AT_ONCE = 8;
 const LONGEST_MS = 3000;
+/** The dearest request that is allowed holds a core no longer; on a machine with nothing else to do. */
+const DEAREST_MS = 2000;
 const SETTLED_MS = 4000;
 
 // ---------------------------------------------------------------- chance, the same every time
@@ -323,7 +325,7 @@ async function expensive() {
       }
     }
   }
-  if (slowest.ms > LONGEST_MS) fail(`${Math.round(slowest.ms)} ms: ${slowest.what}`);
+  if (slowest.ms > DEAREST_MS) fail(`${Math.round(slowest.ms)} ms: ${slowest.what}`);
   return slowest;
 }
 

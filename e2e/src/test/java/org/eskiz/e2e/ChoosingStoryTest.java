@@ -132,7 +132,7 @@ class ChoosingStoryTest {
         theirs.field("length").fill("44");
         assertThat(theirs.field("length")).hasValue("44");
         assertThat(other.getByText("cable for the 44 m")).isVisible();
-        other.waitForTimeout(1500);
+        theirs.awaitStored("\"lengthM\":44");
 
         mine.field("length").fill("55");
         assertThat(mine.alert()).containsText("saved elsewhere meanwhile");
@@ -153,7 +153,8 @@ class ChoosingStoryTest {
         theirs.field("length").fill("44");
         theirs.field("radio power").fill("20");
         assertThat(theirs.note()).containsText("of your 20 W");
-        other.waitForTimeout(1500);
+        theirs.awaitStored("\"lengthM\":44");
+        theirs.awaitStored("\"powerW\":20");
 
         mine.field("asked for: percent that arrives").fill("33");
         assertThat(mine.alert()).containsText("saved elsewhere meanwhile");

@@ -13,6 +13,7 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.eskiz.e2e.RunningEskiz.Server;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -96,7 +97,7 @@ class DailyUseTest {
                 .click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("feet"))
                 .click();
-        page.waitForTimeout(500);
+        awaitSettings(page, "\"palette\":\"NIGHT\"", "\"lengths\":\"FEET\"");
         page.navigate(PlanSheetPage.GALLERY);
         assertThat(page.locator("html")).hasCSS("background-color", "rgb(20, 23, 29)");
         assertThat(page.getByText("cable for the 101.71 ft")).isVisible();
@@ -105,7 +106,14 @@ class DailyUseTest {
                 .click();
         page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("metres"))
                 .click();
-        page.waitForTimeout(500);
+        awaitSettings(page, "\"palette\":\"SYSTEM\"", "\"lengths\":\"METRES\"");
+    }
+
+    private static void awaitSettings(Page page, String... parts) {
+        page.waitForCondition(() -> {
+            String stored = page.request().get("/api/settings").text();
+            return Stream.of(parts).allMatch(stored::contains);
+        });
     }
 
     @Test

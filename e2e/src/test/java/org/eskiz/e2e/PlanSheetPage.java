@@ -69,4 +69,10 @@ final class PlanSheetPage {
     Locator alert() {
         return page.getByRole(AriaRole.ALERT);
     }
+
+    /** Waits until what is stored of the plan says so; what the sheet shows may be older than the last change. */
+    void awaitStored(String part) {
+        String address = page.url().replaceFirst("/plans/([0-9a-f-]+).*", "/api/plans/$1");
+        page.waitForCondition(() -> page.request().get(address).text().contains(part));
+    }
 }

@@ -1,5 +1,7 @@
 package org.eskiz.e2e;
 
+import static org.awaitility.Awaitility.await;
+
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
 import java.io.IOException;
@@ -13,22 +15,30 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /** An operator who saves without end, each save sent again until it is answered, and remembers what was acknowledged. */
 final class Saves implements AutoCloseable {
 
     private static final int PLANS = 5;
-    private static final long PATIENCE_MS = 60_000;
+    private static final long BETWEEN_SAVES_MS = 10;
+
+    /** Longer than a server needs to come back on a busy machine; nothing waits as long. */
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final String plansAt;
     private final List<Saved> plans = new ArrayList<>();
     private final AtomicInteger acknowledged = new AtomicInteger();
     private final AtomicInteger refused = new AtomicInteger();
-    private final Thread thread = new Thread(this::saveOnAndOn, "saves");
+    private final ScheduledExecutorService saving = Executors.newSingleThreadScheduledExecutor();
     private volatile boolean finished;
     private volatile Throwable failure;
+    private int done;
+    private boolean isUnderWay;
 
     private Saves(int port) {
         plansAt = "http://127.0.0.1:" + port + "/api/plans";
@@ -39,7 +49,7 @@ final class Saves implements AutoCloseable {
         for (int i = 0; i < PLANS; i++) {
             saves.plans.add(new Saved(UUID.randomUUID().toString()));
         }
-        saves.thread.start();
+        saves.saving.scheduleWithFixedDelay(saves::saveOnce, 0, BETWEEN_SAVES_MS, TimeUnit.MILLISECONDS);
         return saves;
     }
 
@@ -56,11 +66,7 @@ final class Saves implements AutoCloseable {
     /** Ends with the save at work. */
     void finish() {
         finished = true;
-        try {
-            thread.join(PATIENCE_MS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        await().atMost(PATIENCE).until(saving::isTerminated);
         check();
     }
 
@@ -80,32 +86,32 @@ final class Saves implements AutoCloseable {
 
     @Override
     public void close() {
-        finished = true;
-        thread.interrupt();
+        saving.shutdownNow();
     }
 
-    private void saveOnAndOn() {
+    /** Tries the save at work; the next one only once it is acknowledged. */
+    private void saveOnce() {
+        if (finished && !isUnderWay && done >= PLANS) {
+            saving.shutdown();
+            return;
+        }
+        Saved plan = plans.get(done % PLANS);
+        String name = "save " + done;
+        isUnderWay = true;
         try {
-            for (int n = 0; !finished || n < PLANS; n++) {
-                save(plans.get(n % PLANS), "save " + n);
-                Thread.sleep(10);
+            if (isSaved(plan, name)) {
+                plan.acknowledged = name;
+                acknowledged.incrementAndGet();
+                isUnderWay = false;
+                done++;
             }
-        } catch (InterruptedException closed) {
-            Thread.currentThread().interrupt();
         } catch (Throwable t) {
             failure = t;
+            saving.shutdown();
         }
     }
 
-    private void save(Saved plan, String name) throws InterruptedException {
-        while (!isSaved(plan, name)) {
-            Thread.sleep(100);
-        }
-        plan.acknowledged = name;
-        acknowledged.incrementAndGet();
-    }
-
-    private boolean isSaved(Saved plan, String name) throws InterruptedException {
+    private boolean isSaved(Saved plan, String name) {
         JsonObject body = JsonParser.parseString("{\"site\": \"\", \"document\": {\"schemaVersion\": 1}}")
                 .getAsJsonObject();
         body.addProperty("name", name);
@@ -162,28 +168,15 @@ final class Saves implements AutoCloseable {
 
     private void awaitMore(AtomicInteger counter, int more) {
         int wanted = counter.get() + more;
-        long until = System.currentTimeMillis() + PATIENCE_MS;
-        while (counter.get() < wanted) {
+        await().atMost(PATIENCE).until(() -> {
             check();
-            if (System.currentTimeMillis() > until) {
-                throw new IllegalStateException(counter + " of " + wanted + " after a minute");
-            }
-            pause();
-        }
+            return counter.get() >= wanted;
+        });
     }
 
     private void check() {
         if (failure != null) {
             throw new IllegalStateException(failure);
-        }
-    }
-
-    private static void pause() {
-        try {
-            Thread.sleep(20);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(e);
         }
     }
 

@@ -120,11 +120,11 @@ public class AssessmentService {
 
     private static AssessmentResponse answer(
             Catalogue catalogue, AssessmentSpec request, Run run, List<RunAssessment> assessments) {
-        var writing = new BandMapper(catalogue, request, run);
+        var mapper = new BandMapper(catalogue, request, run);
         List<AssessmentResponse.BandResponse> answers = new ArrayList<>();
         for (int i = 0; i < assessments.size(); i++) {
             Client.requireListening();
-            answers.add(writing.band(request.bands().get(i), assessments.get(i)));
+            answers.add(mapper.band(request.bands().get(i), assessments.get(i)));
         }
         return new AssessmentResponse(answers);
     }

@@ -52,9 +52,9 @@ public class ComparisonService {
         return new ComparisonResponse(
                 Row.id(p.candidates.present()),
                 rows.stream().map(row -> written(p, row)).toList(),
-                p.writing.relaxations(rows),
-                p.writing.ladder(rows),
-                details(request, rows, p.writing, errors));
+                p.mapper.relaxations(rows),
+                p.mapper.ladder(rows),
+                details(request, rows, p.mapper, errors));
     }
 
     private static WorkEstimate work(ComparisonRequest request) {
@@ -87,7 +87,7 @@ public class ComparisonService {
 
     private static ComparisonResponse.RowResponse written(Prepared p, Row row) {
         Client.requireListening();
-        return p.writing.row(row);
+        return p.mapper.row(row);
     }
 
     /**
@@ -99,7 +99,7 @@ public class ComparisonService {
         Catalogue catalogue = catalogues.current();
         ValidationErrors errors = checked(asked, catalogue, "");
         Prepared p = prepare(asked, catalogue, errors);
-        return p.writing.row(p.comparison.row(p.candidates.present()));
+        return p.mapper.row(p.comparison.row(p.candidates.present()));
     }
 
     /**
@@ -129,7 +129,7 @@ public class ComparisonService {
         Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
         known("rowId", request.rowId(), p, errors);
         errors.throwIfAny();
-        return p.writing.runSheet(
+        return p.mapper.runSheet(
                 p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()), request);
     }
 
@@ -172,7 +172,7 @@ public class ComparisonService {
         errors.throwIfAny();
         requireWorkOfChanges(request.comparison(), p.candidates.fillings().size(), errors.below("comparison"));
         Row row = p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow());
-        return p.writing.changes(Changes.of(p.comparison, p.candidates.all(), p.preference, row, request.band()));
+        return p.mapper.changes(Changes.of(p.comparison, p.candidates.all(), p.preference, row, request.band()));
     }
 
     /** The best mixes of cables. */
@@ -195,7 +195,7 @@ public class ComparisonService {
                 p.preference,
                 new Mixes.Bounds(MIXES_WANTED, mixesTried(request.comparison())),
                 Client::requireListening);
-        return new MixesResponse(mixes.rows().stream().map(p.writing::row).toList(), mixes.proven(), mixes.tried());
+        return new MixesResponse(mixes.rows().stream().map(p.mapper::row).toList(), mixes.proven(), mixes.tried());
     }
 
     private static void known(String path, String rowId, Prepared p, ValidationErrors errors) {
@@ -214,9 +214,9 @@ public class ComparisonService {
                     place.purchase(),
                     DocumentMapper.bands(request.assessment()),
                     asked.requirements());
-            var writing = new RowMapper(request, candidates, asked, comparison, catalogue);
+            var mapper = new RowMapper(request, candidates, asked, comparison, catalogue);
             return new Prepared(
-                    candidates, comparison, requireNonNullElse(request.preference(), Preference.LEAST_COST), writing);
+                    candidates, comparison, requireNonNullElse(request.preference(), Preference.LEAST_COST), mapper);
         } catch (ImpossibleReadingException | ReadingSaysNothingException | RunTooLossyException e) {
             errors.add("bands", e.getMessage());
             errors.throwIfAny();
@@ -226,10 +226,10 @@ public class ComparisonService {
 
     /** A request brought into the core's terms. */
     private record Prepared(
-            CandidateMapper candidates, Comparison comparison, Preference preference, RowMapper writing) {}
+            CandidateMapper candidates, Comparison comparison, Preference preference, RowMapper mapper) {}
 
     private static List<ComparisonResponse.DetailResponse> details(
-            ComparisonRequest request, List<Row> rows, RowMapper writing, ValidationErrors errors) {
+            ComparisonRequest request, List<Row> rows, RowMapper mapper, ValidationErrors errors) {
         Map<String, Row> byId = new LinkedHashMap<>();
         rows.forEach(r -> byId.put(r.id(), r));
         List<ComparisonResponse.DetailResponse> details = new ArrayList<>();
@@ -238,7 +238,7 @@ public class ComparisonService {
             if (row.isEmpty()) {
                 errors.add(path + ".rowId", "there is no row \"" + cell.rowId() + "\"");
             }
-            row.flatMap(r -> writing.detail(r, cell)).ifPresent(details::add);
+            row.flatMap(r -> mapper.detail(r, cell)).ifPresent(details::add);
         });
         errors.throwIfAny();
         return details;

@@ -51,18 +51,18 @@ class InstrumentService {
     /** More than any port shows; uncalibrated leads show a little over 1. */
     private static final double MOST_REFLECTION = 100;
 
-    private final InstrumentSession door;
+    private final InstrumentSession session;
     private final Transmitter transmitter;
     private final SweepFileService files;
 
-    InstrumentService(InstrumentSession door, Transmitter transmitter, SweepFileService files) {
-        this.door = door;
+    InstrumentService(InstrumentSession session, Transmitter transmitter, SweepFileService files) {
+        this.session = session;
         this.transmitter = transmitter;
         this.files = files;
     }
 
     IdentityResponse identify(InstrumentRequest request) {
-        return door.talk(request, SHORT_MS, c -> {
+        return session.talk(request, SHORT_MS, c -> {
             String identity = c.ask("*IDN?");
             if (!IDENTITY.matcher(identity).matches()) {
                 throw new UpstreamException("what is at %s is no instrument: it answers \"%s\" when asked who it is"
@@ -81,7 +81,7 @@ class InstrumentService {
 
     CalibrationResponse calibrate(CalibrationRequest request) {
         ValidationErrors.in(request).throwIfAny();
-        return door.talk(request.instrument(), SHORT_MS, c -> {
+        return session.talk(request.instrument(), SHORT_MS, c -> {
             c.command(
                     request.standard() == Standard.SAVE
                             ? "SENS:CORR:COLL:SAVE"
@@ -96,7 +96,7 @@ class InstrumentService {
             errors.add("stopMHz", "must be above startMHz %s, not %s".formatted(request.startMHz(), request.stopMHz()));
         }
         errors.throwIfAny();
-        return door.talk(request.instrument(), SHORT_MS, c -> {
+        return session.talk(request.instrument(), SHORT_MS, c -> {
             boolean isStandIn = c.ask("*IDN?").contains("Stand-in");
             if (isStandIn && request.connection() != Connection.THROUGH) {
                 c.tell("SIM:FAR " + request.connection());
@@ -111,14 +111,14 @@ class InstrumentService {
     }
 
     SweepProgressResponse progress(InstrumentRequest request) {
-        return door.talk(
+        return session.talk(
                 request,
                 SHORT_MS,
                 c -> new SweepProgressResponse((int) c.askNumber("SENS:SWE:PROG?", "percent of a sweep", 0, 100)));
     }
 
     void abort(InstrumentRequest request) {
-        door.talk(request, SHORT_MS, c -> {
+        session.talk(request, SHORT_MS, c -> {
             c.command("ABOR");
             return null;
         });
@@ -127,7 +127,7 @@ class InstrumentService {
     /** Fetches what a sweep gave, and keeps it before anything is made of it. */
     BenchFileResponse result(SweepResultRequest request) {
         ValidationErrors.in(request).throwIfAny();
-        Sweep sweep = door.talk(request.instrument(), DATA_MS, c -> {
+        Sweep sweep = session.talk(request.instrument(), DATA_MS, c -> {
             int points =
                     (int) c.askNumber("SENS:SWE:POIN?", "points of a sweep", 2, ScpiConnection.MOST_BLOCK_BYTES / 16.0);
             List<Double> f = frequenciesMHz(c.askBlock("CALC:DATA? FREQ", points));
@@ -217,7 +217,7 @@ class InstrumentService {
             errors.add("cable", "must be letters, digits, spaces and plain punctuation, without quotes and semicolons");
         }
         errors.throwIfAny();
-        door.talk(request.instrument(), SHORT_MS, c -> {
+        session.talk(request.instrument(), SHORT_MS, c -> {
             c.command(request.cable() == null ? "SIM:BLIN" : "SIM:CABL \"" + request.cable() + "\"");
             return null;
         });
@@ -225,7 +225,7 @@ class InstrumentService {
     }
 
     RevealedResponse reveal(InstrumentRequest request) {
-        List<String> said = door.talk(request, SHORT_MS, c -> quoted(c.ask("SIM:REV?")));
+        List<String> said = session.talk(request, SHORT_MS, c -> quoted(c.ask("SIM:REV?")));
         if (said.size() != 2) {
             throw new InvalidRequestException(
                     "instrument", "this is no stand-in: what is connected is what you connected");
@@ -234,7 +234,7 @@ class InstrumentService {
     }
 
     void release(InstrumentRequest request) {
-        door.release(request);
+        session.release(request);
     }
 
     private static boolean isOn(String answer) {

@@ -32,13 +32,13 @@ class Transmitter {
     private static final int SWITCH_OFF_MS = 2000;
     private static final int TRIES = 3;
 
-    private final InstrumentSession door;
+    private final InstrumentSession session;
     private final JdbcTemplate sql;
     /** Addresses at which this server is reading right now: they are keyed because they are meant to be. */
     private final Set<String> reading = ConcurrentHashMap.newKeySet();
 
-    Transmitter(InstrumentSession door, JdbcTemplate sql) {
-        this.door = door;
+    Transmitter(InstrumentSession session, JdbcTemplate sql) {
+        this.session = session;
         this.sql = sql;
     }
 
@@ -53,7 +53,7 @@ class Transmitter {
      *     off
      */
     <T> T whileKeyed(InstrumentRequest to, int withinMs, String[] setUp, Function<ScpiConnection, T> read) {
-        InetAddress host = door.admitted(to);
+        InetAddress host = session.admitted(to);
         Keyed radio = new Keyed(InstrumentSession.address(host, to.port()), host.getHostAddress(), to.port());
         AtomicBoolean mayBeKeyed = new AtomicBoolean();
         reading.add(radio.address());

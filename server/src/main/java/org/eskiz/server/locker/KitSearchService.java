@@ -53,19 +53,19 @@ class KitSearchService {
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
     private final SettingsService settings;
-    private final PieceMapper writing;
+    private final PieceMapper mapper;
 
     KitSearchService(
             PieceHistoryReader histories,
             ComparisonService comparisons,
             CatalogueService catalogues,
             SettingsService settings,
-            PieceMapper writing) {
+            PieceMapper mapper) {
         this.histories = histories;
         this.comparisons = comparisons;
         this.catalogues = catalogues;
         this.settings = settings;
-        this.writing = writing;
+        this.mapper = mapper;
     }
 
     /** The best kits for a run, one for each thing that may be wanted most. */
@@ -134,7 +134,7 @@ class KitSearchService {
             var upkeep = settings.get().upkeep();
             for (PieceHistory h : histories.all()) {
                 Optional<CableType> cable = LockerPieces.owned(h, currency).map(o -> o.cable());
-                PieceCondition standing = PieceHistory.standing(h.reasons(h.upkeep(upkeep), writing.today()));
+                PieceCondition standing = PieceHistory.standing(h.reasons(h.upkeep(upkeep), mapper.today()));
                 whyNot(h, cable, standing)
                         .ifPresentOrElse(
                                 why -> leftOut.add(new LeftOutResponse(h.piece().id, h.piece().label, why)),

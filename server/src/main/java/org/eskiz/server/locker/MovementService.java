@@ -27,7 +27,7 @@ class MovementService {
     private final OutingRepository outings;
     private final PieceService service;
     private final PieceHistoryReader histories;
-    private final PieceMapper writing;
+    private final PieceMapper mapper;
     private final OperatorService operators;
     private final IdempotentStore store;
 
@@ -36,14 +36,14 @@ class MovementService {
             OutingRepository outings,
             PieceService service,
             PieceHistoryReader histories,
-            PieceMapper writing,
+            PieceMapper mapper,
             OperatorService operators,
             IdempotentStore store) {
         this.pieces = pieces;
         this.outings = outings;
         this.service = service;
         this.histories = histories;
-        this.writing = writing;
+        this.mapper = mapper;
         this.operators = operators;
         this.store = store;
     }
@@ -231,7 +231,7 @@ class MovementService {
     }
 
     private List<PieceSummary> summaries(Collection<UUID> ids) {
-        return writing.summaries(
+        return mapper.summaries(
                 histories.of(pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current())),
                 operators.current());
     }

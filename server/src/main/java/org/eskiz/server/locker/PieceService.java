@@ -30,7 +30,7 @@ class PieceService implements KnownPieces {
     private final PieceChangeRepository changes;
     private final KitRepository kits;
     private final PieceHistoryReader histories;
-    private final PieceMapper writing;
+    private final PieceMapper mapper;
     private final PlansOfPiecesService plans;
     private final CatalogueService catalogues;
     private final OperatorService operators;
@@ -42,7 +42,7 @@ class PieceService implements KnownPieces {
             PieceChangeRepository changes,
             KitRepository kits,
             PieceHistoryReader histories,
-            PieceMapper writing,
+            PieceMapper mapper,
             PlansOfPiecesService plans,
             CatalogueService catalogues,
             OperatorService operators,
@@ -52,7 +52,7 @@ class PieceService implements KnownPieces {
         this.changes = changes;
         this.kits = kits;
         this.histories = histories;
-        this.writing = writing;
+        this.mapper = mapper;
         this.plans = plans;
         this.catalogues = catalogues;
         this.operators = operators;
@@ -66,7 +66,7 @@ class PieceService implements KnownPieces {
     }
 
     List<PieceSummary> list() {
-        return writing.summaries(histories.all(), operators.current());
+        return mapper.summaries(histories.all(), operators.current());
     }
 
     @Transactional(readOnly = true)
@@ -257,8 +257,8 @@ class PieceService implements KnownPieces {
     }
 
     void notInTheFuture(ValidationErrors errors, String path, LocalDate day) {
-        if (day != null && day.isAfter(writing.today())) {
-            errors.add(path, "must not be after today, %s, not %s".formatted(writing.today(), day));
+        if (day != null && day.isAfter(mapper.today())) {
+            errors.add(path, "must not be after today, %s, not %s".formatted(mapper.today(), day));
         }
     }
 
@@ -352,7 +352,7 @@ class PieceService implements KnownPieces {
     }
 
     private PieceResponse whole(PieceEntity piece) {
-        return writing.whole(
+        return mapper.whole(
                 histories.of(piece),
                 changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id),
                 kits.all(operators.current()).stream()

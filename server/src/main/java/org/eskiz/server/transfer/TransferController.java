@@ -34,13 +34,13 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "transfers")
 class TransferController {
 
-    private final TransferWriter writing;
+    private final TransferWriter writer;
     private final TransferService transfers;
     private final TransferUploads uploads;
     private final PlanTransfer plans;
 
-    TransferController(TransferWriter writing, TransferService transfers, TransferUploads uploads, PlanTransfer plans) {
-        this.writing = writing;
+    TransferController(TransferWriter writer, TransferService transfers, TransferUploads uploads, PlanTransfer plans) {
+        this.writer = writer;
         this.transfers = transfers;
         this.uploads = uploads;
         this.plans = plans;
@@ -51,7 +51,7 @@ class TransferController {
     @Operation(operationId = "exportWorkspace", summary = "Everything the operator has, as one file")
     void workspace(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
         Attachment.begin(response, "workspace.eskiz.json", MediaType.APPLICATION_JSON);
-        writing.workspace(response.getOutputStream());
+        writer.workspace(response.getOutputStream());
     }
 
     @GetMapping(path = "/plans/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -60,7 +60,7 @@ class TransferController {
     void plan(@PathVariable UUID id, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
         PlanInFile plan = plans.one(id);
         Attachment.begin(response, plan.name() + ".eskiz.json", MediaType.APPLICATION_JSON);
-        writing.plan(plan, response.getOutputStream());
+        writer.plan(plan, response.getOutputStream());
     }
 
     @PutMapping(path = "/uploads/{id}/parts/{number}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)

@@ -40,8 +40,8 @@ class TransferService {
     private final BenchTransfer bench;
     private final PlanTransfer plans;
     private final SettingsService settings;
-    private final TransferReader reading;
-    private final TransferPreview judging;
+    private final TransferReader reader;
+    private final TransferPreview preview;
     private final TransferUploads uploads;
     private final EntityManager database;
 
@@ -51,8 +51,8 @@ class TransferService {
             BenchTransfer bench,
             PlanTransfer plans,
             SettingsService settings,
-            TransferReader reading,
-            TransferPreview judging,
+            TransferReader reader,
+            TransferPreview preview,
             TransferUploads uploads,
             EntityManager database) {
         this.catalogue = catalogue;
@@ -60,25 +60,26 @@ class TransferService {
         this.bench = bench;
         this.plans = plans;
         this.settings = settings;
-        this.reading = reading;
-        this.judging = judging;
+        this.reader = reader;
+        this.preview = preview;
         this.uploads = uploads;
         this.database = database;
     }
 
     /** What a file would bring. */
     TransferResponse preview(TransferRequest request) {
-        OpenFile file = reading.open(request);
-        return new TransferResponse(judging.parts(file), sweepsIn(file), false);
+        OpenFile file = reader.open(request);
+        return new TransferResponse(preview.parts(file), sweepsIn(file), false);
     }
 
     /** Takes a file, with a choice for everything that clashes. */
     @Transactional
     TransferResponse take(TransferRequest request) {
-        OpenFile file = reading.open(request);
-        List<PartResponse> parts = judging.parts(file);
+        OpenFile file = reader.open(request);
+        List<PartResponse> parts = preview.parts(file);
         int sweeps = sweepsIn(file);
-        new Taking(file, fates(parts, request), copies(parts, request)).take();
+        Map<String, Take> fates = fates(parts, request);
+        new Taking(file, fates, copies(parts, fates)).take();
         if (request.uploadId() != null) {
             uploads.delete(request.uploadId());
         }
@@ -121,8 +122,7 @@ class TransferService {
     }
 
     /** Parts that come in beside mine. */
-    private static Set<String> copies(List<PartResponse> parts, TransferRequest request) {
-        Map<String, Take> fates = fates(parts, request);
+    private static Set<String> copies(List<PartResponse> parts, Map<String, Take> fates) {
         return parts.stream()
                 .filter(p -> p.state() == State.CLASH)
                 .map(p -> id(p.kind(), p.id()))

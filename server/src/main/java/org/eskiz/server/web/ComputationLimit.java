@@ -65,7 +65,8 @@ class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
     }
 
     private void awaitTurn() throws InterruptedException {
-        if (running.tryAcquire()) {
+        // the plain tryAcquire would pass by those who wait
+        if (running.tryAcquire(0, TimeUnit.SECONDS)) {
             return;
         }
         if (!waiting.tryAcquire()) {
