@@ -19,3 +19,4 @@ export * from './Sentence';
 export * from './SaveDrawing';
 export * from './saving';
 export { csvText } from './csv';
+export { entries } from './entries';

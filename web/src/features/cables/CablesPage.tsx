@@ -13,7 +13,7 @@ import { CurvePane } from './CurvePane';
 import { ImportPanel } from './ImportPanel';
 import { isFound, sorted } from './table';
 import type { Column } from './table';
-import { TypeEditor } from './TypeEditor';
+import { TypeEditor } from './editor/TypeEditor';
 import { TypeFacts } from './TypeFacts';
 import { TypeTable } from './TypeTable';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { CableType, SheetText } from '../../api';
 import { priceText, provenanceText, slipSentence, understoodSentence } from '../../words';
-import { draftOf, namesakeOfOtherImpedance, numberIn, requestOf, troublesIn } from './draft';
+import { draftOf, namesakeOfOtherImpedance, numberIn, requestOf, troublesIn } from './editor/draft';
 import { isFound, sorted } from './table';
 
 function type(over: Partial<CableType> = {}): CableType {

@@ -1,6 +1,6 @@
-import type { SheetText } from '../../api';
-import { fixed, frequencyText, significant } from '../../units';
-import { slipSentence, understoodSentence } from '../../words';
+import type { SheetText } from '../../../api';
+import { fixed, frequencyText, significant } from '../../../units';
+import { slipSentence, understoodSentence } from '../../../words';
 
 /** What was understood of a copied table, what may be wrong with it, and each row with its distance from the curve. */
 export function SheetRows({

@@ -1,6 +1,6 @@
-import type { CableTypeSpec, CableType } from '../../api';
-import { parseQuantity, plain } from '../../units';
-import type { QuantityKind } from '../../units';
+import type { CableTypeSpec, CableType } from '../../../api';
+import { parseQuantity, plain } from '../../../units';
+import type { QuantityKind } from '../../../units';
 
 /** A cable type as it is typed: every number is the text of its field. */
 export interface Draft {

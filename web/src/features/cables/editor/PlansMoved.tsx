@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import type { CableTypeSpec, CableType } from '../../api';
-import { answered, api } from '../../api';
-import { fixed } from '../../units';
+import type { CableTypeSpec, CableType } from '../../../api';
+import { answered, api } from '../../../api';
+import { fixed } from '../../../units';
 import { numberIn } from './draft';
 import type { Draft } from './draft';
 
