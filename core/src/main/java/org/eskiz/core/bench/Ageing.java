@@ -8,6 +8,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.eskiz.core.unit.Require;
+import org.hipparchus.stat.descriptive.rank.Median;
 
 /**
  * How one piece ages: its tests over time, each as percent of its sheet at one frequency. The slope is Theil and Sen's, the
@@ -82,13 +83,12 @@ public record Ageing(double percentPerYear, double percentAtLastTest, Optional<I
         LocalDate last = tests.get(tests.size() - 1).on();
         return median(tests.stream()
                 .map(t -> t.percentOfSheet() + slope * ChronoUnit.DAYS.between(t.on(), last) / DAYS_PER_YEAR)
-                .sorted()
                 .toList());
     }
 
-    private static double median(List<Double> sorted) {
-        int half = sorted.size() / 2;
-        return sorted.size() % 2 == 1 ? sorted.get(half) : (sorted.get(half - 1) + sorted.get(half)) / 2;
+    private static double median(List<Double> values) {
+        return new Median()
+                .evaluate(values.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
     /** Sen's interval: so many slopes from either end as Kendall's statistic allows (Sen 1968, normal approximation). */

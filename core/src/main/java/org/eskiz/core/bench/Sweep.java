@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Require;
 
 /** Scattering parameters over frequency, as an analyser gives them. */
@@ -50,7 +51,7 @@ public sealed interface Sweep {
 
         /** Return loss at the i-th frequency, dB. */
         public double returnLossDb(int i) {
-            return -20 * Math.log10(reflections.get(i).abs());
+            return -Decibels.ofAmplitude(reflections.get(i).abs());
         }
     }
 
@@ -68,12 +69,12 @@ public sealed interface Sweep {
 
         /** What is lost from one port to the other at the i-th frequency, mismatch and all, dB. */
         public double insertionLossDb(int i) {
-            return -20 * Math.log10(scattering.get(i).s21().abs());
+            return -Decibels.ofAmplitude(scattering.get(i).s21().abs());
         }
 
         /** Return loss of the near end at the i-th frequency, dB. */
         public double returnLossDb(int i) {
-            return -20 * Math.log10(scattering.get(i).s11().abs());
+            return -Decibels.ofAmplitude(scattering.get(i).s11().abs());
         }
 
         /** What the near end sends back, as a sweep of its own. */

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.unit.Decibels;
 
 /**
  * The Touchstone format, version 1.1 (IBIS Open Forum, 2009): an option line such as {@code # MHz S RI R 50}, then frequency
@@ -55,7 +56,7 @@ public final class Touchstone {
             return switch (this) {
                 case RI -> c.real() + " " + c.imag();
                 case MA -> c.abs() + " " + degrees;
-                case DB -> 20 * Math.log10(c.abs()) + " " + degrees;
+                case DB -> Decibels.ofAmplitude(c.abs()) + " " + degrees;
             };
         }
 

@@ -1,5 +1,7 @@
 package org.eskiz.core.cable;
 
+import org.eskiz.core.unit.Decibels;
+import org.eskiz.core.unit.Physics;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -11,11 +13,8 @@ public final class CopperFloor {
     /** Surface resistance of copper at 1 MHz and 20 °C, Ω. */
     private static final double SURFACE_OHM_AT_1_MHZ = 2.609e-4;
 
-    /** Impedance of free space over 2π, Ω, as it stands in Z0 = 59.96/√εr·ln(D/d). */
-    private static final double FREE_SPACE_OHM = 59.96;
-
-    /** dB per 100 m in one Np per m. */
-    private static final double DB_PER_100_M = 868.6;
+    /** As it stands in Z0 = 59.96/√εr·ln(D/d), Ω. */
+    private static final double COAX_OHM = Physics.FREE_SPACE_OHM / (2 * Math.PI);
 
     private static final double M_PER_MM = 1e-3;
 
@@ -34,8 +33,8 @@ public final class CopperFloor {
         Require.positive("outer diameter in mm", outerDiameterMm);
         double outerM = outerDiameterMm * M_PER_MM;
         // Z0 = 59.96·vf·ln(D/d), since vf = 1/√εr
-        double innerM = outerM * Math.exp(-impedanceOhm / (FREE_SPACE_OHM * velocityFactor));
-        return DB_PER_100_M * SURFACE_OHM_AT_1_MHZ / (2 * Math.PI * impedanceOhm) * (1 / innerM + 1 / outerM);
+        double innerM = outerM * Math.exp(-impedanceOhm / (COAX_OHM * velocityFactor));
+        return Decibels.PER_100_M * SURFACE_OHM_AT_1_MHZ / (2 * Math.PI * impedanceOhm) * (1 / innerM + 1 / outerM);
     }
 
     /**
@@ -47,6 +46,6 @@ public final class CopperFloor {
     public static double ofTwoWires(double impedanceOhm, double wireDiameterMm) {
         Require.positive("impedance in ohm", impedanceOhm);
         Require.positive("wire diameter in mm", wireDiameterMm);
-        return DB_PER_100_M * SURFACE_OHM_AT_1_MHZ / (Math.PI * wireDiameterMm * M_PER_MM * impedanceOhm);
+        return Decibels.PER_100_M * SURFACE_OHM_AT_1_MHZ / (Math.PI * wireDiameterMm * M_PER_MM * impedanceOhm);
     }
 }

@@ -1,6 +1,7 @@
 package org.eskiz.core.exposure;
 
 import java.util.OptionalDouble;
+import org.eskiz.core.unit.Physics;
 
 /** Limits for the public, as a plane-wave power density over frequency. */
 public enum LimitSet {
@@ -14,7 +15,7 @@ public enum LimitSet {
             }
             if (frequencyMHz < 30) {
                 double field = 300 / Math.pow(frequencyMHz, 0.7);
-                return OptionalDouble.of(field * field / FREE_SPACE_OHM);
+                return OptionalDouble.of(field * field / Physics.FREE_SPACE_OHM);
             }
             if (frequencyMHz <= 400) {
                 return OptionalDouble.of(2);
@@ -42,9 +43,6 @@ public enum LimitSet {
             return OptionalDouble.of(frequencyMHz <= 1500 ? frequencyMHz / 150 : 10);
         }
     };
-
-    /** Impedance of free space as the limits take it, ohm. */
-    private static final double FREE_SPACE_OHM = 377;
 
     /**
      * The limit at a frequency.

@@ -1,6 +1,7 @@
 package org.eskiz.core.receive;
 
 import java.util.Optional;
+import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -43,7 +44,7 @@ public record Receiver(double noiseFigureDb, Optional<Preamplifier> preamplifier
         double behindAntenna = preamplifier
                 .map(p -> fromDb(p.noiseFigureDb) + (throughRun - 1) / fromDb(p.gainDb))
                 .orElse(throughRun);
-        return 10 * Math.log10((externalFactor - 1 + behindAntenna) / (externalFactor - 1 + receiver));
+        return Decibels.ofPower((externalFactor - 1 + behindAntenna) / (externalFactor - 1 + receiver));
     }
 
     /**
@@ -57,7 +58,7 @@ public record Receiver(double noiseFigureDb, Optional<Preamplifier> preamplifier
         double throughRun = preamplifier
                 .map(p -> 1 + (behindAntenna - fromDb(p.noiseFigureDb)) * fromDb(p.gainDb))
                 .orElse(behindAntenna);
-        return throughRun > 0 ? 10 * Math.log10(throughRun / receiver) : Double.NEGATIVE_INFINITY;
+        return throughRun > 0 ? Decibels.ofPower(throughRun / receiver) : Double.NEGATIVE_INFINITY;
     }
 
     private static double fromDb(double db) {

@@ -85,7 +85,7 @@ public final class RunAssessment {
 
     /** Power entering the run over power leaving it, dB. */
     public double runLossDb() {
-        return -10 * Math.log10(angles.meanEfficiency());
+        return -Decibels.ofPower(angles.meanEfficiency());
     }
 
     /** Additional loss in the run because of SWR, dB; not the reflection at the radio. */
@@ -100,22 +100,22 @@ public final class RunAssessment {
 
     /** Power that came back to the radio instead of entering the run, dB; 0 with a matching unit at the radio. */
     public double reflectionLossDb() {
-        return 10 * Math.log10(angles.meanEfficiency() / angles.meanAccepted());
+        return Decibels.ofPower(angles.meanEfficiency() / angles.meanAccepted());
     }
 
     /** Power the radio did not make because of the SWR it saw, dB. */
     public double foldbackDb() {
-        return 10 * Math.log10(angles.meanAccepted() / angles.meanDelivered());
+        return Decibels.ofPower(angles.meanAccepted() / angles.meanDelivered());
     }
 
     /** From the radio's power to the power at the antenna, dB: all of the above together. */
     public double totalLossDb() {
-        return -10 * Math.log10(angles.meanDelivered()) + matchingLossDb();
+        return -Decibels.ofPower(angles.meanDelivered()) + matchingLossDb();
     }
 
     /** Total loss at the angle of the load that is worst, dB; equal to the total where the angle is known. */
     public double totalLossAtWorstAngleDb() {
-        return -10 * Math.log10(angles.leastDelivered()) + matchingLossDb();
+        return -Decibels.ofPower(angles.leastDelivered()) + matchingLossDb();
     }
 
     /** Power that the antenna gets, W; empty for a receiver. */

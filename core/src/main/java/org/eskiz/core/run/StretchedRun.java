@@ -3,6 +3,7 @@ package org.eskiz.core.run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.eskiz.core.unit.Decibels;
 
 /**
  * A run whose sections change their length together, each keeping its share, looked at again and again. What does not change
@@ -93,6 +94,6 @@ public final class StretchedRun {
         LoadAngles angles = LoadAngles.solve(whole, behindSections, leavingW, radio);
         double unitDb = radio.unitLossDb();
         return Optional.of(new Losses(
-                unitDb - 10 * Math.log10(angles.meanDelivered()), unitDb - 10 * Math.log10(angles.meanEfficiency())));
+                unitDb - Decibels.ofPower(angles.meanDelivered()), unitDb - Decibels.ofPower(angles.meanEfficiency())));
     }
 }

@@ -6,7 +6,20 @@ public final class Decibels {
     /** Decibels in one neper: 20 / ln 10, about 8.686. */
     public static final double PER_NEPER = 20 / Math.log(10);
 
+    /** Decibels per 100 m in one neper per m, about 868.6. */
+    public static final double PER_100_M = 100 * PER_NEPER;
+
     private Decibels() {}
+
+    /** Of a ratio of two powers: 10·log10. */
+    public static double ofPower(double ratio) {
+        return 10 * Math.log10(ratio);
+    }
+
+    /** Of a ratio of two voltages, currents or reflections: 20·log10. */
+    public static double ofAmplitude(double ratio) {
+        return 20 * Math.log10(ratio);
+    }
 
     /**
      * Loss between two powers.
@@ -16,7 +29,7 @@ public final class Decibels {
      * @return 10·log10(powerIn / powerOut), in dB
      */
     public static double lossBetween(double powerIn, double powerOut) {
-        return 10 * Math.log10(powerIn / powerOut);
+        return ofPower(powerIn / powerOut);
     }
 
     /**

@@ -9,5 +9,8 @@ public final class Physics {
     /** Temperature at which noise factors are stated, K (IEEE). */
     public static final double REFERENCE_TEMPERATURE_K = 290;
 
+    /** Impedance of free space, Ω (CODATA 2022, as rounded there). */
+    public static final double FREE_SPACE_OHM = 376.730313412;
+
     private Physics() {}
 }

@@ -16,7 +16,6 @@ import org.apache.commons.numbers.complex.Complex;
 import org.eskiz.core.bench.DistanceToFault.Kind;
 import org.eskiz.core.bench.DistanceToFault.Line;
 import org.eskiz.core.bench.DistanceToFault.Peak;
-import org.eskiz.core.bench.DistanceToFault.Window;
 import org.eskiz.core.cable.Attenuation;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;

@@ -4,7 +4,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.core.bench.DistanceToFault;
+import org.eskiz.core.bench.Window;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
 
@@ -20,7 +20,7 @@ import org.eskiz.server.problem.Within;
  */
 record DistanceRequest(
         @NotNull(message = "must be given") UUID fileId,
-        DistanceToFault.Window window,
+        Window window,
         @PlainText(max = 120) String cableKey,
 
         @Within(what = "velocity factor", min = 0.3, max = 1)

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.bench.DistanceToFault;
 import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.bench.Window;
 import org.eskiz.server.bench.DistanceResponse.ReflectionPeakResponse;
 import org.eskiz.server.bench.DistanceResponse.ReflectionPlaceResponse;
 import org.eskiz.server.catalogue.CableType;
@@ -57,7 +58,7 @@ class DistanceService {
             return response(
                     DistanceToFault.of(
                             nearEnd(files.sweep(request.fileId())),
-                            requireNonNullElse(request.window(), DistanceToFault.Window.KAISER),
+                            requireNonNullElse(request.window(), Window.KAISER),
                             line),
                     request.lengthM(),
                     velocity);
@@ -75,7 +76,7 @@ class DistanceService {
 
     private static DistanceResponse response(DistanceToFault found, Double lengthM, double velocity) {
         double farthest = lengthM == null ? found.farthestM() : lengthM * BEYOND_THE_END;
-        List<DistanceToFault.ReplaceableRun> drawn =
+        List<DistanceToFault.Place> drawn =
                 found.places().stream().filter(p -> p.distanceM() <= farthest).toList();
         return new DistanceResponse(
                 highest(drawn).stream()
@@ -96,11 +97,11 @@ class DistanceService {
     }
 
     /** Of every few places the one that reflects most, so that no peak is lost by drawing fewer. */
-    private static List<DistanceToFault.ReplaceableRun> highest(List<DistanceToFault.ReplaceableRun> all) {
+    private static List<DistanceToFault.Place> highest(List<DistanceToFault.Place> all) {
         int each = Math.max(1, (all.size() + MOST_DRAWN - 1) / MOST_DRAWN);
-        List<DistanceToFault.ReplaceableRun> kept = new ArrayList<>();
+        List<DistanceToFault.Place> kept = new ArrayList<>();
         for (int from = 0; from < all.size(); from += each) {
-            DistanceToFault.ReplaceableRun most = all.get(from);
+            DistanceToFault.Place most = all.get(from);
             for (int i = from; i < Math.min(all.size(), from + each); i++) {
                 if (all.get(i).reflection() > most.reflection()) {
                     most = all.get(i);

@@ -93,7 +93,7 @@ public class SweepFileService {
         return ids(test).collect(Collectors.toMap(id -> id, id -> Touchstone.read(existing(id).content)));
     }
 
-    /** ValidationErrors where a test refers to a file that is not there. */
+    /** Errors where a test refers to a file that is not there. */
     @Transactional(readOnly = true)
     void check(BenchTestRequest test, ValidationErrors errors) {
         Map.of(

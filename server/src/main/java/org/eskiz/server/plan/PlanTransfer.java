@@ -12,7 +12,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
-import org.eskiz.server.document.ReferenceValidator;
 import org.eskiz.server.operator.OperatorService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,7 +48,7 @@ public class PlanTransfer {
     }
 
     /** What a plan refers to. */
-    public record ReferenceValidator(Set<String> cableKeys, Set<UUID> pieces) {}
+    public record References(Set<String> cableKeys, Set<UUID> pieces) {}
 
     /** Ids of every plan that is there. */
     @Transactional(readOnly = true)
@@ -76,9 +75,9 @@ public class PlanTransfer {
     }
 
     /** What a plan of a file refers to. */
-    public ReferenceValidator references(PlanInFile plan) {
+    public References references(PlanInFile plan) {
         PlanDocument document = documents.readStored(json.writeValueAsString(plan.document()));
-        return new ReferenceValidator(PlanDocumentReader.cableKeys(document), PlanDocumentReader.pieces(document));
+        return new References(PlanDocumentReader.cableKeys(document), PlanDocumentReader.pieces(document));
     }
 
     private PlanInFile inFile(PlanEntity plan) {

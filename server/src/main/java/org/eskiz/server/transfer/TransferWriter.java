@@ -95,7 +95,7 @@ class TransferWriter {
      */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     void plan(PlanInFile plan, OutputStream out) {
-        PlanTransfer.ReferenceValidator used = plans.references(plan);
+        PlanTransfer.References used = plans.references(plan);
         List<PieceInFile> pieces = locker.of(used.pieces());
         Set<String> keys = new HashSet<>(used.cableKeys());
         pieces.forEach(p -> keys.add(p.piece().cableKey()));
