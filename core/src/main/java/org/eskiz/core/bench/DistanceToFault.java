@@ -87,7 +87,7 @@ public record DistanceToFault(
      */
     public static DistanceToFault of(Sweep.OnePort sweep, Window window, Line line) {
         if (sweep.frequenciesMHz().size() < FEWEST_POINTS) {
-            throw new IllegalArgumentException(String.format(
+            throw new SweepException(String.format(
                     Locale.ROOT,
                     "%d points are too few to tell distances; at least %d are needed",
                     sweep.frequenciesMHz().size(),

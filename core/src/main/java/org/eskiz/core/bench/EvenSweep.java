@@ -44,7 +44,7 @@ record EvenSweep(double firstHz, double stepHz, List<Complex> values) {
         int n = f.size();
         double mean = (f.get(n - 1) - f.get(0)) / (n - 1);
         if (sweep.largestStepMHz() > DENSE_ENOUGH * mean) {
-            throw new IllegalArgumentException(String.format(
+            throw new SweepException(String.format(
                     Locale.ROOT,
                     "the steps are too uneven to tell distances: up to %.4g MHz, where %.4g MHz would be even",
                     sweep.largestStepMHz(),

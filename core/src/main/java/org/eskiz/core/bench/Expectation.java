@@ -39,8 +39,6 @@ public record Expectation(
 
     /** Expected loss, dB. */
     public double lossDb(double frequencyMHz) {
-        double inJoints =
-                joints.stream().mapToDouble(j -> j.lossDb(frequencyMHz)).sum();
-        return type.dbPer100m(frequencyMHz, temperatureC) * lengthM / 100 + inJoints;
+        return type.dbPer100m(frequencyMHz, temperatureC) * lengthM / 100 + InsertionLoss.sumDb(joints, frequencyMHz);
     }
 }

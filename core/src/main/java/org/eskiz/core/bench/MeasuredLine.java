@@ -69,7 +69,7 @@ public record MeasuredLine(
     /**
      * From one end, with the far end open and then shorted: {@code Z0 = √(Zo·Zs)}, {@code tanh γl = √(Zs/Zo)}.
      *
-     * @throws IllegalArgumentException when the two are not of the same frequencies
+     * @throws SweepException when the two are not of the same frequencies
      */
     public static MeasuredLine openAndShorted(Sweep.OnePort open, Sweep.OnePort shorted) {
         requireSameGrid(open, shorted);
@@ -227,7 +227,8 @@ public record MeasuredLine(
     /**
      * The longest line that steps of a sweep can follow: with longer ones the phase turns too far between two points.
      *
-     * @param turns of the phase in one wavelength there and back: 2 through a line, 4 from one end
+     * <p>The phase may turn by half a circle at most from one point to the next: through a line {@code 2π·Δf·l/(vf·c) ≤ π},
+     * and from one end, where the wave goes there and back, half of that.
      */
     public static double longestLengthM(Sweep sweep, double velocityFactor) {
         int turns = sweep instanceof Sweep.TwoPort ? 2 : 4;
@@ -237,12 +238,12 @@ public record MeasuredLine(
     /**
      * Refuses a sweep whose steps are too coarse for a line.
      *
-     * @throws IllegalArgumentException with the step there is and the step it takes
+     * @throws SweepException with the step there is and the step it takes
      */
     public static void requireFineEnough(Sweep sweep, double lengthM, double velocityFactor) {
         double longestM = longestLengthM(sweep, velocityFactor);
         if (lengthM > longestM) {
-            throw new IllegalArgumentException(String.format(
+            throw new SweepException(String.format(
                     Locale.ROOT,
                     "the steps of %.4g MHz are too coarse for %.4g m: they can follow %.4g m; take steps of at most %.3g MHz",
                     sweep.largestStepMHz(),
@@ -255,7 +256,7 @@ public record MeasuredLine(
     /** A sweep of something else than a cable may have a phase that does not turn. */
     private static double requireTurning(double electricalLengthM) {
         if (!(electricalLengthM > 0) || Double.isInfinite(electricalLengthM)) {
-            throw new IllegalArgumentException(
+            throw new SweepException(
                     "the phase of this sweep does not turn as it does along a cable; was the cable connected?");
         }
         return electricalLengthM;
@@ -264,7 +265,7 @@ public record MeasuredLine(
     /** Or values without end. */
     private static void requireFinite(double frequencyMHz, double... values) {
         if (!Arrays.stream(values).allMatch(Double::isFinite)) {
-            throw new IllegalArgumentException(
+            throw new SweepException(
                     "at %s MHz nothing comes through, or nothing comes back: that is no cable, or a plug is off"
                             .formatted(frequencyMHz));
         }
@@ -297,8 +298,7 @@ public record MeasuredLine(
             }
         }
         if (slope.getN() < 2) {
-            throw new IllegalArgumentException(
-                    "a sweep needs at least two points in its upper half, not " + slope.getN());
+            throw new SweepException("a sweep needs at least two points in its upper half, not " + slope.getN());
         }
         return slope.getSlope() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
     }
@@ -320,7 +320,7 @@ public record MeasuredLine(
                                                 - shorted.frequenciesMHz().get(i))
                                         <= AS_WRITTEN * open.frequenciesMHz().get(i));
         if (!isSame) {
-            throw new IllegalArgumentException(String.format(
+            throw new SweepException(String.format(
                     Locale.ROOT,
                     "the open sweep has %d points from %s to %s MHz, the shorted one %d from %s to %s MHz; both must have the same",
                     open.frequenciesMHz().size(),

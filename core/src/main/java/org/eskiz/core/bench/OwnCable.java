@@ -15,7 +15,7 @@ import org.eskiz.core.unit.Require;
  */
 public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> residualsDb) {
 
-    private static final int FEWEST_POINTS = 3;
+    private static final int FEWEST_FREQUENCIES = 3;
 
     public OwnCable {
         residualsDb = List.copyOf(residualsDb);
@@ -31,14 +31,12 @@ public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> re
      */
     public static OwnCable of(List<LossPoint> points, double lengthM, double temperatureC) {
         Require.positive("length in m", lengthM);
-        long frequencies =
-                points.stream().mapToDouble(LossPoint::frequencyMHz).distinct().count();
-        if (frequencies < FEWEST_POINTS) {
+        if (!isEnough(points)) {
             throw new IllegalArgumentException(String.format(
                     Locale.ROOT,
                     "%d frequencies; at least %d are needed to part conductor, dielectric and joints",
-                    frequencies,
-                    FEWEST_POINTS));
+                    frequencies(points),
+                    FEWEST_FREQUENCIES));
         }
         double warmth = new Attenuation(1, 0).conductorDbPer100m(1, temperatureC);
         double[] f = points.stream().mapToDouble(LossPoint::frequencyMHz).toArray();
@@ -54,6 +52,20 @@ public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> re
                 0);
         List<Double> k = fit.coefficients();
         return new OwnCable(new Attenuation(k.get(1), k.get(2)), k.get(0), fit.residuals());
+    }
+
+    /** Whether losses are of enough frequencies to part conductor, dielectric and joints. */
+    public static boolean isEnough(List<LossPoint> points) {
+        return frequencies(points) >= FEWEST_FREQUENCIES;
+    }
+
+    private static long frequencies(List<LossPoint> points) {
+        return points.stream().mapToDouble(LossPoint::frequencyMHz).distinct().count();
+    }
+
+    /** What its data sheet would say, dB per 100 m. */
+    public double sheetDbPer100m(double frequencyMHz) {
+        return attenuation.dbPer100m(frequencyMHz, Attenuation.SHEET_TEMPERATURE_C);
     }
 
     /** The largest of the residuals by magnitude, dB. */

@@ -26,12 +26,12 @@ public record PowerReading(double leastW, double mostW, double digitW) {
     /**
      * Reads what somebody typed: {@code 48}, {@code 47.5}, {@code 47–49}, {@code 0,8 to 0,9 kW}.
      *
-     * @throws IllegalArgumentException when it is no reading above zero
+     * @throws ReadingException when it is no reading above zero
      */
     public static PowerReading typed(String text) {
         Matcher typed = TYPED.matcher(text);
         if (!typed.matches()) {
-            throw new IllegalArgumentException(
+            throw new ReadingException(
                     "\"%s\" is no reading; 48, 47.5 or 47-49 is, in W, with mW or kW behind it if need be"
                             .formatted(text));
         }
@@ -47,7 +47,7 @@ public record PowerReading(double leastW, double mostW, double digitW) {
 
     private static void requirePossible(String text, double watts) {
         if (!(watts >= LEAST_W && watts <= MOST_W)) {
-            throw new IllegalArgumentException(
+            throw new ReadingException(
                     "\"%s\" is %s W; a reading lies above 0 and at most %s W".formatted(text.strip(), watts, MOST_W));
         }
     }

@@ -1,5 +1,6 @@
 package org.eskiz.core.cable;
 
+import java.util.List;
 import org.eskiz.core.unit.Require;
 
 /** Loss of a joint, a device or a transformer between its own impedances, against frequency. */
@@ -7,6 +8,11 @@ public sealed interface InsertionLoss {
 
     /** Loss in dB at a frequency in MHz, at least 0. */
     double lossDb(double frequencyMHz);
+
+    /** Of several in a row, dB. */
+    static double sumDb(List<InsertionLoss> all, double frequencyMHz) {
+        return all.stream().mapToDouble(l -> l.lossDb(frequencyMHz)).sum();
+    }
 
     /** Whether the figure at a frequency lies beyond what it is known for. */
     boolean isExtrapolatedAt(double frequencyMHz);

@@ -2,6 +2,7 @@ package org.eskiz.core.run;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.eskiz.core.cable.NominalImpedance;
 
 /**
  * Whether neighbours in a run belong together: a balanced line goes with a coaxial one, or with a radio, only through a
@@ -39,14 +40,6 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
         record Other() implements Part {}
     }
 
-    /** Nominal impedances this near to each other count as one. */
-    private static final double SAME_WITHIN = 0.1;
-
-    /** Whether two nominal impedances count as one: a line of the one does not transform a load of the other. */
-    public static boolean isSameImpedance(double ohm, double stationOhm) {
-        return Math.abs(ohm - stationOhm) <= SAME_WITHIN * stationOhm;
-    }
-
     /** The impedance that stands behind these parts, as the antenna end sees it: the radio's, as transformers make it. */
     public static double stationOhm(List<Part> parts, double radioOhm) {
         double ohm = radioOhm;
@@ -76,7 +69,7 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
                 if (!isJoined) {
                     addMeeting(problems, i, before, line, stationOhm, matching);
                 }
-                if (!line.balanced() && !isSameImpedance(line.impedanceOhm(), stationOhm)) {
+                if (!line.balanced() && !NominalImpedance.isSame(line.impedanceOhm(), stationOhm)) {
                     problems.add(new LineJunction(i, Problem.OTHER_IMPEDANCE, line.impedanceOhm(), stationOhm));
                 }
                 before = line;

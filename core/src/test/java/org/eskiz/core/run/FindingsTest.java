@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.NominalImpedance;
 import org.junit.jupiter.api.Test;
 
 class FindingsTest {
@@ -82,7 +83,7 @@ class FindingsTest {
                 List.of(new LineJunction.Part.Transformer(4), new LineJunction.Part.Other());
 
         assertThat(LineJunction.stationOhm(fourToOne, 50)).isEqualTo(200);
-        assertThat(LineJunction.isSameImpedance(55, 50)).isTrue();
-        assertThat(LineJunction.isSameImpedance(75, 50)).isFalse();
+        assertThat(NominalImpedance.isSame(55, 50)).isTrue();
+        assertThat(NominalImpedance.isSame(75, 50)).isFalse();
     }
 }

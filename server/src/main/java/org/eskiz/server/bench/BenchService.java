@@ -11,6 +11,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.eskiz.core.bench.BenchTest;
+import org.eskiz.core.bench.TestAnalysis;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
@@ -34,7 +36,6 @@ class BenchService {
     private final BenchTestRevisionRepository revisions;
     private final SweepFileService files;
     private final KnownPieces pieces;
-
     private final CatalogueService catalogues;
     private final OwnCableService ownCables;
     private final SettingsService settings;
@@ -61,7 +62,6 @@ class BenchService {
         this.revisions = revisions;
         this.files = files;
         this.pieces = pieces;
-
         this.catalogues = catalogues;
         this.ownCables = ownCables;
         this.settings = settings;
@@ -238,8 +238,10 @@ class BenchService {
     }
 
     private BenchAnalysisResponse analysis(BenchTestRequest request, Catalogue catalogue) {
-        return BenchAnalysis.of(new MeasuredTest(
-                request, catalogue, files.sweeps(request), settings.get().tolerances()));
+        var mapper = new BenchTestMapper(
+                catalogue, files.sweeps(request), settings.get().tolerances());
+        BenchTest test = mapper.test(request);
+        return BenchAnalysisMapper.response(test, TestAnalysis.of(test, mapper.known()));
     }
 
     private ValidationErrors check(BenchTestRequest request, Catalogue catalogue) {

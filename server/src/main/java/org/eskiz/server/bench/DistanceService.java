@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.bench.DistanceToFault;
 import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.bench.SweepException;
 import org.eskiz.core.bench.Window;
 import org.eskiz.server.bench.DistanceResponse.ReflectionPeakResponse;
 import org.eskiz.server.bench.DistanceResponse.ReflectionPlaceResponse;
@@ -62,7 +63,7 @@ class DistanceService {
                             line),
                     request.lengthM(),
                     velocity);
-        } catch (IllegalArgumentException e) {
+        } catch (SweepException e) {
             throw new InvalidRequestException("fileId", e.getMessage());
         }
     }

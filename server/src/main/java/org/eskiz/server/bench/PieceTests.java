@@ -8,9 +8,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.core.bench.PieceLoss;
+import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.operator.Settings;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -55,7 +55,8 @@ public class PieceTests {
                 || day.figures().isEmpty()) {
             return Optional.empty();
         }
-        var test = new MeasuredTest(noted, connectors, Map.of(), NO_TOLERANCES);
+        List<InsertionLoss> joints = BenchTestMapper.joints(noted, connectors);
+        double temperatureC = BenchTestMapper.temperatureC(noted);
         return Optional.of(new PieceTest(
                 revision.key.testId(),
                 revision.pieceId,
@@ -64,16 +65,13 @@ public class PieceTests {
                 Optional.ofNullable(day.outcome()),
                 Optional.ofNullable(day.cause()).map(BenchAnalysisResponse.CauseResponse::kind),
                 Optional.ofNullable(day.worst()).map(BenchFigureResponse::excessDb),
-                day.figures().stream().map(f -> figure(f, test)).toList()));
+                day.figures().stream().map(f -> figure(f, joints, temperatureC)).toList()));
     }
 
-    private static PieceTest.Figure figure(BenchFigureResponse f, MeasuredTest test) {
+    private static PieceTest.Figure figure(BenchFigureResponse f, List<InsertionLoss> joints, double temperatureC) {
         return new PieceTest.Figure(
                 new PieceLoss.Measured(
-                        f.frequencyMHz(), f.lossDb(), test.jointsDb(f.frequencyMHz()), test.temperatureC()),
+                        f.frequencyMHz(), f.lossDb(), InsertionLoss.sumDb(joints, f.frequencyMHz()), temperatureC),
                 Optional.ofNullable(f.expectedDb()));
     }
-
-    /** How far a sheet may be off plays no part in what was read. */
-    private static final Settings.Tolerances NO_TOLERANCES = new Settings.Tolerances(0.0, 0.0, 0.0, 0.0);
 }

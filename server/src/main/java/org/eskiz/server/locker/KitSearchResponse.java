@@ -2,6 +2,7 @@ package org.eskiz.server.locker;
 
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.core.kit.Eligibility;
 import org.eskiz.core.kit.KitPreference;
 import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.document.RunElement;
@@ -66,20 +67,5 @@ record KitSearchResponse(
     record SpareResponse(UUID pieceId, String label, double lengthM) {}
 
     /** A piece that could not be used. */
-    record LeftOutResponse(UUID pieceId, String label, Why why) {}
-
-    /** Why a piece is not used. */
-    enum Why {
-        /** The operator said so. */
-        ASKED,
-        RETIRED,
-        OUT,
-        FAILING,
-        /** Nobody knows what it ends in. */
-        ENDS_UNKNOWN,
-        /** It was never measured, and nobody knows its type. */
-        LOSS_UNKNOWN,
-        /** It is of another impedance than the run, or balanced. */
-        OTHER_LINE
-    }
+    record LeftOutResponse(UUID pieceId, String label, Eligibility.Exclusion why) {}
 }

@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.kit.Coupling;
+import org.eskiz.core.kit.Eligibility;
 import org.eskiz.core.kit.Kit;
 import org.eskiz.core.kit.KitPreference;
 import org.eskiz.core.kit.KitSearch;
@@ -36,7 +37,6 @@ import org.eskiz.server.locker.KitSearchResponse.LaidResponse;
 import org.eskiz.server.locker.KitSearchResponse.LeftOutResponse;
 import org.eskiz.server.locker.KitSearchResponse.PackedAdapterResponse;
 import org.eskiz.server.locker.KitSearchResponse.SpareResponse;
-import org.eskiz.server.locker.KitSearchResponse.Why;
 import org.eskiz.server.locker.PieceSummary.PieceCondition;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.problem.ValidationErrors;
@@ -132,10 +132,12 @@ class KitSearchService {
 
         KitSearchResponse answer() {
             var upkeep = settings.get().upkeep();
+            Eligibility eligibility = eligibility();
             for (PieceHistory h : histories.all()) {
                 Optional<CableType> cable = LockerPieces.owned(h, currency).map(o -> o.cable());
-                PieceCondition standing = PieceHistory.standing(h.reasons(h.upkeep(upkeep), mapper.today()));
-                whyNot(h, cable, standing)
+                PieceCondition condition = PieceHistory.standing(h.reasons(h.upkeep(upkeep), mapper.today()));
+                eligibility
+                        .exclusion(candidate(h, cable, condition))
                         .ifPresentOrElse(
                                 why -> leftOut.add(new LeftOutResponse(h.piece().id, h.piece().label, why)),
                                 () -> use(h, cable.orElseThrow()));
@@ -158,40 +160,39 @@ class KitSearchService {
             return request.lengthM() == null ? ((RunElement.Line) run.get(section)).lengthM() : request.lengthM();
         }
 
-        private Optional<Why> whyNot(PieceHistory h, Optional<CableType> cable, PieceCondition standing) {
+        private static Eligibility.Candidate candidate(
+                PieceHistory h, Optional<CableType> cable, PieceCondition condition) {
             PieceEntity p = h.piece();
-            if (requireNonNullElse(request.leaveOut(), List.<UUID>of()).contains(p.id)) {
-                return Optional.of(Why.ASKED);
-            }
-            if (standing == PieceCondition.RETIRED) {
-                return Optional.of(Why.RETIRED);
-            }
-            if (h.underWay().isPresent()) {
-                return Optional.of(Why.OUT);
-            }
-            if (cable.isEmpty()) {
-                return Optional.of(Why.LOSS_UNKNOWN);
-            }
-            if (p.near().isEmpty() || p.far().isEmpty()) {
-                return Optional.of(Why.ENDS_UNKNOWN);
-            }
-            if (cable.get().facts().balanced()
-                    || !isOfTheRun(cable.get().facts().impedanceOhm())) {
-                return Optional.of(Why.OTHER_LINE);
-            }
-            return standing == PieceCondition.FAILING && !Boolean.TRUE.equals(request.withFailing())
-                    ? Optional.of(Why.FAILING)
-                    : Optional.empty();
+            return new Eligibility.Candidate(
+                    p.id.toString(),
+                    switch (condition) {
+                        case RETIRED -> Eligibility.Condition.RETIRED;
+                        case FAILING -> Eligibility.Condition.FAILING;
+                        default -> Eligibility.Condition.SOUND;
+                    },
+                    h.underWay().isPresent(),
+                    cable.map(c ->
+                            new Eligibility.Line(c.facts().balanced(), c.facts().impedanceOhm())),
+                    p.near().isPresent() && p.far().isPresent());
         }
 
-        private boolean isOfTheRun(double ohm) {
-            double station = request.comparison().radio() == null
+        private Eligibility eligibility() {
+            return new Eligibility(
+                    stationOhm(),
+                    requireNonNullElse(request.leaveOut(), List.<UUID>of()).stream()
+                            .map(UUID::toString)
+                            .collect(Collectors.toSet()),
+                    Boolean.TRUE.equals(request.withFailing()));
+        }
+
+        private double stationOhm() {
+            double radioOhm = request.comparison().radio() == null
                     ? USUAL_OHM
                     : requireNonNullElse(request.comparison().radio().impedanceOhm(), USUAL_OHM);
             List<LineJunction.Part> before = run.subList(0, section).stream()
                     .map(e -> DocumentMapper.part(e, catalogue))
                     .toList();
-            return LineJunction.isSameImpedance(ohm, LineJunction.stationOhm(before, station));
+            return LineJunction.stationOhm(before, radioOhm);
         }
 
         private void use(PieceHistory h, CableType cable) {

@@ -1,0 +1,232 @@
+package org.eskiz.core.bench;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import org.eskiz.core.bench.SheetDeviation.Outcome;
+
+/**
+ * What a test comes to.
+ *
+ * @param rows what each row comes to, in order
+ * @param figures one for each frequency
+ * @param swept what sweeps show; empty without any
+ * @param severalLengths cable and connectors parted by frequency, where pieces of different lengths were read
+ * @param outcome against what the type promises; empty where no type is known or nothing was read
+ * @param worst of the figures with that outcome the one that lies farthest off; empty where there is no outcome
+ * @param cause of what is lost too much; empty where none can be claimed
+ * @param likeTypes types whose sheet meets the losses, where its own does not or is not known, the best first
+ * @param ownCable a type made of the test; empty where there is too little to make one
+ */
+public record TestAnalysis(
+        List<RowResult> rows,
+        List<Figure> figures,
+        Optional<SweptLine> swept,
+        Map<Double, SeveralLengths> severalLengths,
+        Optional<Outcome> outcome,
+        Optional<Figure> worst,
+        Optional<Cause> cause,
+        List<TypeSheet> likeTypes,
+        Optional<MadeCable> ownCable,
+        List<TestFinding> findings) {
+
+    /**
+     * A loss at one frequency: of several rows at one their mean, and the interval of all.
+     *
+     * @param per100mDb empty where the length is not known
+     * @param judged against its type; empty where the type or the length is not known
+     */
+    public record Figure(LossPoint point, OptionalDouble per100mDb, Optional<SheetDeviation.Judged> judged) {
+
+        /** How far it lies off for what it may be off. */
+        private double strain() {
+            SheetDeviation.Judged j = judged.orElseThrow();
+            return Math.abs(j.excessDb()) / j.allowedDb();
+        }
+    }
+
+    /**
+     * A type made of the test.
+     *
+     * @param frequenciesMHz that were measured, thinned out: where its data sheet would have rows
+     */
+    public record MadeCable(OwnCable cable, List<Double> frequenciesMHz) {}
+
+    private static final int MOST_OWN_POINTS = 12;
+    private static final int MOST_LIKE = 3;
+    private static final int FEWEST_TO_LIKEN = 3;
+
+    /** A type whose sheet the losses meet this closely on the mean may be the one. */
+    private static final double LIKE = 0.1;
+
+    /** Shorter than this a fixed loss stands out. */
+    private static final double SHORT_M = 3;
+
+    private static final double MUCH_FOR_A_SHORT_ONE_DB = 0.3;
+
+    public TestAnalysis {
+        rows = List.copyOf(rows);
+        figures = List.copyOf(figures);
+        likeTypes = List.copyOf(likeTypes);
+        findings = List.copyOf(findings);
+    }
+
+    /**
+     * Works a test out.
+     *
+     * @param known types that the piece may be like
+     */
+    public static TestAnalysis of(BenchTest test, List<TypeSheet> known) {
+        return new Working(test).analysis(known);
+    }
+
+    /** A test half worked out. */
+    private static final class Working {
+
+        private final BenchTest test;
+        private final TestSubject subject;
+        private final TestFindings findings = new TestFindings();
+        private final Optional<SweptLine> swept;
+        private final RowReadings rows;
+        private final List<LossPoint> points;
+        private final OptionalDouble lengthM;
+
+        Working(BenchTest test) {
+            this.test = test;
+            this.subject = test.subject();
+            this.swept = SweptLine.of(test, findings);
+            this.rows = new RowReadings(test, findings);
+            this.points = test.sweeps() instanceof TestSweeps.None
+                    ? rows.points()
+                    : swept.map(s -> s.points(test.bandsMHz(), findings)).orElse(List.of());
+            this.lengthM = swept.map(SweptLine::lengthM).orElse(subject.lengthM());
+        }
+
+        TestAnalysis analysis(List<TypeSheet> known) {
+            Map<Double, SeveralLengths> parted = rows.severalLengths();
+            Optional<SheetDeviation> deviation = points.isEmpty()
+                    ? Optional.empty()
+                    : subject.expectation(lengthM).map(e -> SheetDeviation.of(points, e));
+            List<Figure> figures = figures(deviation);
+            Optional<Outcome> outcome = deviation.map(SheetDeviation::outcome);
+            Optional<Figure> worst = outcome.map(o -> worst(figures, o));
+            lead();
+            missing();
+            shortAndLossy(outcome, worst);
+            return new TestAnalysis(
+                    rows.results(),
+                    figures,
+                    swept,
+                    parted,
+                    outcome,
+                    worst,
+                    deviation.filter(d -> d.outcome() == Outcome.WORSE).flatMap(this::cause),
+                    likeTypes(known, outcome),
+                    ownCable(),
+                    findings.all());
+        }
+
+        private List<Figure> figures(Optional<SheetDeviation> deviation) {
+            return IntStream.range(0, points.size())
+                    .mapToObj(i -> new Figure(
+                            points.get(i),
+                            lengthM.isPresent()
+                                    ? OptionalDouble.of(points.get(i).lossDb() * 100 / lengthM.getAsDouble())
+                                    : OptionalDouble.empty(),
+                            deviation.map(d -> d.judged().get(i))))
+                    .toList();
+        }
+
+        private static Figure worst(List<Figure> figures, Outcome outcome) {
+            return figures.stream()
+                    .filter(f -> f.judged.orElseThrow().outcome() == outcome)
+                    .max(Comparator.comparingDouble(Figure::strain))
+                    .orElseThrow();
+        }
+
+        /**
+         * A sweep tells the shape of an excess better than its bands do. Where a wave has another speed than in its type,
+         * the excess is over the sheet of another cable, and its shape says nothing.
+         */
+        private Optional<Cause> cause(SheetDeviation deviation) {
+            if (swept.filter(SweptLine::isOfAnotherVelocity).isPresent()) {
+                return Optional.empty();
+            }
+            return swept.flatMap(s -> subject.expectation(lengthM)
+                            .flatMap(e -> SheetDeviation.of(s.spread(), e).cause()))
+                    .or(deviation::cause);
+        }
+
+        private void lead() {
+            Lead lead = test.meter().lead();
+            if (lead instanceof Lead.StayedIn) {
+                findings.add(new TestFinding.LeadStayedIn());
+            } else if (lead instanceof Lead.TakenOut) {
+                findings.add(new TestFinding.Missing(TestFinding.Wanted.LEAD));
+            } else if (!(lead instanceof Lead.None) && !points.isEmpty()) {
+                double highestMHz = points.get(points.size() - 1).frequencyMHz();
+                findings.add(new TestFinding.LeadTakenOut(lead.missingDb(highestMHz), highestMHz));
+            }
+        }
+
+        private void missing() {
+            if (!points.isEmpty() && subject.type().isEmpty()) {
+                findings.add(new TestFinding.Missing(TestFinding.Wanted.TYPE));
+            } else if (!points.isEmpty() && lengthM.isEmpty()) {
+                findings.add(new TestFinding.Missing(TestFinding.Wanted.LENGTH));
+            }
+        }
+
+        /** So short a piece hardly loses anything in the cable. */
+        private void shortAndLossy(Optional<Outcome> outcome, Optional<Figure> worst) {
+            boolean isShort = lengthM.isPresent() && lengthM.getAsDouble() <= SHORT_M;
+            if (isShort && outcome.equals(Optional.of(Outcome.WORSE))) {
+                double excessDb = worst.orElseThrow().judged.orElseThrow().excessDb();
+                if (excessDb > MUCH_FOR_A_SHORT_ONE_DB) {
+                    findings.add(new TestFinding.ShortAndLossy(excessDb, lengthM.getAsDouble()));
+                }
+            }
+        }
+
+        private List<TypeSheet> likeTypes(List<TypeSheet> known, Optional<Outcome> outcome) {
+            boolean isAsked = subject.type().isEmpty()
+                    || outcome.filter(o -> o != Outcome.AS_THE_SHEET).isPresent();
+            if (!isAsked || lengthM.isEmpty() || points.size() < FEWEST_TO_LIKEN) {
+                return List.of();
+            }
+            OptionalDouble velocityFactor = swept.map(SweptLine::velocityFactor).orElse(OptionalDouble.empty());
+            return known.stream()
+                    .filter(t -> !subject.type().map(TypeSheet::key).equals(Optional.of(t.key())))
+                    .filter(t -> velocityFactor.isEmpty() || t.hasVelocityFactor(velocityFactor.getAsDouble()))
+                    .filter(t -> distance(t) < LIKE)
+                    .sorted(Comparator.comparingDouble(this::distance))
+                    .limit(MOST_LIKE)
+                    .toList();
+        }
+
+        private double distance(TypeSheet type) {
+            return subject.expectation(type, lengthM.getAsDouble()).meanDistance(points);
+        }
+
+        private Optional<MadeCable> ownCable() {
+            List<LossPoint> measured = swept.map(SweptLine::spread).orElse(points);
+            if (lengthM.isEmpty() || !OwnCable.isEnough(measured)) {
+                return Optional.empty();
+            }
+            OwnCable own = OwnCable.of(measured, lengthM.getAsDouble(), subject.temperatureC());
+            List<Double> rows = MeasuredLine.evenly(
+                            measured.stream()
+                                    .map(LossPoint::frequencyMHz)
+                                    .distinct()
+                                    .toList(),
+                            MOST_OWN_POINTS)
+                    .stream()
+                    .filter(f -> own.sheetDbPer100m(f) > 0)
+                    .toList();
+            return rows.isEmpty() ? Optional.empty() : Optional.of(new MadeCable(own, rows));
+        }
+    }
+}

@@ -1,0 +1,69 @@
+package org.eskiz.core.bench;
+
+import java.util.List;
+
+/** What an operator should know about a test. */
+public sealed interface TestFinding {
+
+    /** What is still wanted. */
+    enum Wanted {
+        THROUGH_SWEEP,
+        ONE_END_SWEEP,
+        LEAD,
+        TYPE,
+        LENGTH
+    }
+
+    /** Something is still missing. */
+    record Missing(Wanted wanted) implements TestFinding {}
+
+    /** No line can be made of the sweeps. */
+    record Impossible(SweepException why) implements TestFinding {}
+
+    /** A sweep is not to be believed as it stands. */
+    record Doubted(SweepDoubt doubt) implements TestFinding {}
+
+    /**
+     * It rests on one look into one end.
+     *
+     * @param isOpenMissing whether that with the far end open is wanted, else the shorted one
+     */
+    record Estimate(boolean isOpenMissing) implements TestFinding {}
+
+    /** Its impedance is not that of its type. */
+    record OtherImpedance(double measuredOhm, double typeOhm) implements TestFinding {}
+
+    /**
+     * A wave is faster or slower in it than in its type.
+     *
+     * @param lengthByTypeM how long it would be if it were of its type
+     */
+    record OtherVelocity(double measured, double promised, double lengthByTypeM, double statedM)
+            implements TestFinding {}
+
+    /** Bands lie outside the sweep, which goes from one frequency to another. */
+    record BandNotSwept(List<Double> bandsMHz, double fromMHz, double toMHz) implements TestFinding {
+
+        public BandNotSwept {
+            bandsMHz = List.copyOf(bandsMHz);
+        }
+    }
+
+    /** More came through the cable than went into it. */
+    record ThroughAboveBaseline(double frequencyMHz, String why) implements TestFinding {}
+
+    /** Two readings at one frequency are farther apart than they may be wrong. */
+    record LevelsDisagree(double frequencyMHz, double oneDb, double otherDb) implements TestFinding {}
+
+    /** Of pieces of several lengths the connectors come out below nothing. */
+    record ConnectorsBelowNothing(double frequencyMHz, double connectorsDb) implements TestFinding {}
+
+    /** A short piece loses a fixed amount far beyond its sheet. */
+    record ShortAndLossy(double excessDb, double lengthM) implements TestFinding {}
+
+    /** The lead of the baseline stayed in. */
+    record LeadStayedIn() implements TestFinding {}
+
+    /** It was taken out, and its loss is added. */
+    record LeadTakenOut(double leadDb, double frequencyMHz) implements TestFinding {}
+}

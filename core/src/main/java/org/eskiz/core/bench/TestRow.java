@@ -1,0 +1,24 @@
+package org.eskiz.core.bench;
+
+import java.util.OptionalDouble;
+
+/** A row of readings as it was noted, which may not be complete yet. */
+public sealed interface TestRow {
+
+    OptionalDouble frequencyMHz();
+
+    /** Where it was another length than that of the test. */
+    OptionalDouble lengthM();
+
+    /** A loss that another instrument has told. */
+    record OfLoss(OptionalDouble frequencyMHz, OptionalDouble lengthM, OptionalDouble lossDb) implements TestRow {}
+
+    /**
+     * A wattmeter, without the cable and through it.
+     *
+     * @param baseline as it was typed, empty for not yet
+     * @param through likewise
+     */
+    record OfPower(OptionalDouble frequencyMHz, OptionalDouble lengthM, String baseline, String through)
+            implements TestRow {}
+}
