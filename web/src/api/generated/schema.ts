@@ -1653,38 +1653,38 @@ export interface components {
         };
         CableTypeRequest: {
             /** Format: double */
-            averagePowerW?: number;
+            averagePowerW?: number | null;
             balanced?: boolean;
             /** Format: double */
-            bendRadiusOnceMm?: number;
+            bendRadiusOnceMm?: number | null;
             /** Format: double */
-            bendRadiusRepeatedMm?: number;
-            centreConductor?: string;
-            dielectric?: string;
-            directBurial?: boolean;
+            bendRadiusRepeatedMm?: number | null;
+            centreConductor?: string | null;
+            dielectric?: string | null;
+            directBurial?: boolean | null;
             family?: string;
-            /** @enum {string} */
-            flexing?: "FIXED" | "OCCASIONAL" | "REPEATED";
+            /** @enum {string|null} */
+            flexing?: "FIXED" | "OCCASIONAL" | "REPEATED" | null;
             /** Format: double */
             impedanceOhm: number;
-            jacket?: string;
+            jacket?: string | null;
             key?: string;
             /** Format: double */
-            massGPerM?: number;
+            massGPerM?: number | null;
             /** Format: double */
-            maxOperatingC?: number;
+            maxOperatingC?: number | null;
             /** @enum {string} */
             mechanicsProvenance?: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
             /** Format: double */
-            minInstallC?: number;
+            minInstallC?: number | null;
             /** Format: double */
-            minOperatingC?: number;
+            minOperatingC?: number | null;
             name: string;
             note?: string;
             /** Format: double */
-            outerDiameterMm?: number;
+            outerDiameterMm?: number | null;
             /** Format: double */
-            peakVoltageV?: number;
+            peakVoltageV?: number | null;
             points: components["schemas"]["SheetPointRequest"][];
             priceCurrency?: string;
             /** Format: double */
@@ -1701,13 +1701,13 @@ export interface components {
             ratingsProvenance?: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
             /** Format: int32 */
             revision?: number;
-            shield?: string;
+            shield?: string | null;
             /** Format: double */
             soldInM?: number;
             /** Format: date */
             sourceDate?: string;
             sourceTitle?: string;
-            sunResistant?: boolean;
+            sunResistant?: boolean | null;
             /** Format: double */
             velocityFactor: number;
         };
@@ -1756,7 +1756,7 @@ export interface components {
             points: components["schemas"]["PointResponse"][];
             priceCurrency: string | null;
             /** @description an invented price to try things with */
-            priceIsSample: boolean | null;
+            priceIsSample: boolean;
             /** @description decimal; null where not known */
             pricePerM: number | null;
             /** Format: date */

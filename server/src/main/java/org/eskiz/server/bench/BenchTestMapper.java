@@ -63,13 +63,13 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Sweep> sweeps, Settings.To
     /** Types that a piece on the bench may be like: coaxial ones, as it was measured between two coaxial plugs. */
     List<TypeSheet> known() {
         return catalogue.offered().stream()
-                .filter(t -> !t.facts().balanced())
+                .filter(t -> !t.facts().construction().balanced())
                 .map(this::sheet)
                 .toList();
     }
 
     private TypeSheet sheet(CableType type) {
-        double percent = switch (type.facts().provenance()) {
+        double percent = switch (type.facts().source().provenance()) {
             case TYPICAL -> tolerances.typicalPercent();
             case SHEET -> tolerances.sheetPercent();
             case MEASURED -> tolerances.measuredPercent();

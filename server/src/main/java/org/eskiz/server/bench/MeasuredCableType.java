@@ -5,21 +5,19 @@ import java.util.Optional;
 import org.eskiz.server.bench.BenchAnalysisResponse.OwnCableResponse;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.CableTypeRequest;
+import org.eskiz.server.catalogue.CableTypeRequest.CablePriceRequest;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.catalogue.CatalogueFile;
+import org.eskiz.server.catalogue.Construction;
+import org.eskiz.server.catalogue.Mechanics;
 import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Ratings;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.problem.InvalidRequestException;
 
 /** A cable type made of a test. */
 final class MeasuredCableType {
 
     private static final int LONGEST_TITLE = 120;
-
-    /** What is known of a type that nobody named. */
-    private static final CableTypeRequest NOTHING_KNOWN = new CableTypeRequest(
-            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null, null,
-            List.of());
 
     private MeasuredCableType() {}
 
@@ -36,66 +34,39 @@ final class MeasuredCableType {
                         "id", "this test has too little in it: three frequencies and the length make a type"));
         Optional<CableType> tested =
                 noted.cableKey() == null ? Optional.empty() : catalogue.cableType(noted.cableKey());
-        CableTypeRequest base = tested.map(CatalogueFile::request).orElse(NOTHING_KNOWN);
-        Double impedance = measured(
-                analysis.line() == null ? null : analysis.line().impedanceOhm(), base.impedanceOhm(), "impedance");
-        Double velocity = measured(
-                analysis.line() == null ? null : analysis.line().velocityFactor(),
-                base.velocityFactor(),
-                "velocity factor");
+        Construction made = tested.map(t -> t.facts().construction()).orElse(Construction.UNKNOWN);
+        BenchAnalysisResponse.SweptLineResponse line = analysis.line();
+        Double ohm = measured(line == null ? null : line.impedanceOhm(), made.impedanceOhm(), "impedance");
+        Double factor = measured(line == null ? null : line.velocityFactor(), made.velocityFactor(), "velocity factor");
+        CableTypeRequest base = tested.map(CableTypeRequest::of).orElse(null);
         return new CableTypeRequest(
                 null,
                 null,
                 asked.name(),
-                base.family(),
+                base == null ? null : base.family(),
+                source(noted, tested),
+                made.measuredAs(ohm, factor),
+                base == null ? Mechanics.UNKNOWN : base.mechanics(),
+                base == null ? Ratings.UNKNOWN : base.ratings(),
+                base == null ? CablePriceRequest.UNKNOWN : base.price(),
+                base == null ? null : base.note(),
+                points(law));
+    }
+
+    private static Source source(BenchTestRequest noted, Optional<CableType> tested) {
+        Optional<Source> ofType = tested.map(t -> t.facts().source());
+        return new Source(
                 Provenance.MEASURED,
                 title(noted),
                 noted.testedOn(),
-                tested.map(MeasuredCableType::mechanics).orElse(null),
-                tested.map(MeasuredCableType::ratings).orElse(null),
-                impedance,
-                velocity,
-                base.balanced(),
-                base.outerDiameterMm(),
-                base.massGPerM(),
-                base.bendRadiusOnceMm(),
-                base.bendRadiusRepeatedMm(),
-                base.jacket(),
-                base.centreConductor(),
-                base.shield(),
-                base.dielectric(),
-                base.minInstallC(),
-                base.minOperatingC(),
-                base.maxOperatingC(),
-                base.directBurial(),
-                base.sunResistant(),
-                base.flexing(),
-                base.peakVoltageV(),
-                base.averagePowerW(),
-                base.ratedAtMHz(),
-                base.ratedAtC(),
-                base.pricePerM(),
-                base.priceCurrency(),
-                base.pricedOn(),
-                base.soldInM(),
-                base.note(),
-                points(law));
+                ofType.map(Source::ofMechanics).orElse(null),
+                ofType.map(Source::ofRatings).orElse(null));
     }
 
     private static List<CableTypeRequest.SheetPointRequest> points(OwnCableResponse law) {
         return law.points().stream()
                 .map(p -> new CableTypeRequest.SheetPointRequest(p.frequencyMHz(), p.attenuationDbPer100m()))
                 .toList();
-    }
-
-    private static Provenance mechanics(CableType tested) {
-        Provenance own = tested.facts().source().mechanics();
-        return own == null ? tested.facts().provenance() : own;
-    }
-
-    private static Provenance ratings(CableType tested) {
-        Provenance own = tested.facts().source().ratings();
-        return own == null ? tested.facts().provenance() : own;
     }
 
     private static String title(BenchTestRequest noted) {

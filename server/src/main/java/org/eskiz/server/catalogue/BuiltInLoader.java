@@ -5,7 +5,6 @@ import static org.eskiz.server.catalogue.RevisionMapper.facts;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -49,9 +48,8 @@ public class BuiltInLoader {
             return;
         }
         int position = 0;
-        for (Map.Entry<String, CableTypeRevisionEntity> read :
-                BuiltInFiles.cableTypes().entrySet()) {
-            loadType(read.getKey(), read.getValue(), position++);
+        for (BuiltInFiles.BuiltInType read : BuiltInFiles.cableTypes()) {
+            loadType(read.key(), read.revision(), position++);
         }
         BuiltInFiles.connectors().forEach(this::loadConnector);
         database.createNativeQuery("""
@@ -79,7 +77,7 @@ public class BuiltInLoader {
         Optional<CableTypeRevisionEntity> newest = revisions.findFirstByTypeOrderByNumberDesc(type);
         if (newest.isEmpty() || !facts(newest.get()).equals(facts(read))) {
             int number = newest.map(r -> r.number).orElse(0) + 1;
-            revisions.save(BuiltInFiles.placed(read, type, number, now));
+            revisions.save(read.placed(type, number, now));
         }
     }
 

@@ -1,26 +1,21 @@
 package org.eskiz.server.catalogue;
 
+import static java.util.Objects.requireNonNullElse;
+
 import jakarta.persistence.CollectionTable;
-import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.ManyToOne;
 import jakarta.persistence.OrderBy;
 import jakarta.persistence.Table;
-import java.math.BigDecimal;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.core.cable.AveragePower;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.type.SqlTypes;
 
 /** Immutable once stored; the database refuses any change. */
 @Entity
@@ -39,73 +34,21 @@ class CableTypeRevisionEntity {
     String name;
     String family;
 
-    @Enumerated(EnumType.STRING)
-    Provenance provenance;
+    @Embedded
+    Source source;
 
-    double impedanceOhm;
-    double velocityFactor;
-    boolean balanced;
-    Double outerDiameterMm;
+    @Embedded
+    Construction construction;
 
-    @Column(name = "mass_g_per_m")
-    Double massGPerM;
+    /** Null where nothing of it is known, as Hibernate reads columns that are all empty. */
+    @Embedded
+    Mechanics mechanics;
 
-    Double bendRadiusOnceMm;
-    Double bendRadiusRepeatedMm;
-    String jacket;
-    String centreConductor;
-    String shield;
-    String dielectric;
+    @Embedded
+    Ratings ratings;
 
-    @Column(name = "min_install_c")
-    Double minInstallC;
-
-    @Column(name = "min_operating_c")
-    Double minOperatingC;
-
-    @Column(name = "max_operating_c")
-    Double maxOperatingC;
-
-    Boolean directBurial;
-    Boolean sunResistant;
-
-    @Enumerated(EnumType.STRING)
-    Flexing flexing;
-
-    @Column(name = "peak_voltage_v")
-    Double peakVoltageV;
-
-    @Column(name = "average_power_w")
-    Double averagePowerW;
-
-    @Column(name = "rated_at_mhz")
-    double ratedAtMHz = AveragePower.USUAL_FREQUENCY_MHZ;
-
-    @Column(name = "rated_at_c")
-    double ratedAtC = AveragePower.USUAL_AMBIENT_C;
-
-    @Column(name = "price_per_m")
-    BigDecimal pricePerM;
-
-    @JdbcTypeCode(SqlTypes.CHAR)
-    @Column(length = 3)
-    String priceCurrency;
-
-    boolean priceIsSample;
-    LocalDate pricedOn;
-
-    @Column(name = "sold_in_m")
-    Double soldInM;
-
-    String sourceTitle;
-    LocalDate sourceDate;
-
-    /** Null where it is that of the attenuation. */
-    @Enumerated(EnumType.STRING)
-    Provenance mechanicsProvenance;
-
-    @Enumerated(EnumType.STRING)
-    Provenance ratingsProvenance;
+    @Embedded
+    Price price;
 
     String note;
 
@@ -115,4 +58,30 @@ class CableTypeRevisionEntity {
     List<AttenuationPointValue> points = new ArrayList<>();
 
     CableTypeRevisionEntity() {}
+
+    /** What somebody says of a type; without type, number and moment. */
+    static CableTypeRevisionEntity of(CableTypeRequest said) {
+        CableTypeRevisionEntity r = new CableTypeRevisionEntity();
+        r.name = said.name();
+        r.family = requireNonNullElse(said.family(), "of my own");
+        r.source = said.source();
+        r.construction = said.construction();
+        r.mechanics = said.mechanics();
+        r.ratings = said.ratings();
+        r.price = said.price().price();
+        r.note = said.note();
+        said.points().stream()
+                .map(p -> new AttenuationPointValue(p.frequencyMHz(), p.attenuationDbPer100m()))
+                .forEach(r.points::add);
+        return r;
+    }
+
+    /** Its place in a type's history. */
+    CableTypeRevisionEntity placed(CableTypeEntity ofType, int at, Instant moment) {
+        id = UUID.randomUUID();
+        type = ofType;
+        number = at;
+        createdAt = moment;
+        return this;
+    }
 }

@@ -50,7 +50,7 @@ class CatalogueExchangeController {
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
     void csv(@RequestParam(required = false) List<String> keys, @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
-        Attachment.csv(response, "cables.csv", CatalogueCsv.COLUMNS, CatalogueCsv.rows(chosen(keys).stream()));
+        Attachment.csv(response, "cables.csv", CatalogueCsv.header(), CatalogueCsv.rows(chosen(keys).stream()));
     }
 
     @GetMapping(path = "/export.json", produces = MediaType.APPLICATION_JSON_VALUE)
@@ -65,7 +65,7 @@ class CatalogueExchangeController {
     @Operation(operationId = "exportConnectorsCsv", summary = "All connectors as CSV")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
     void connectorsCsv(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
-        Attachment.csv(response, "connectors.csv", ConnectorCsv.COLUMNS, ConnectorCsv.rows(connectors(null).stream()));
+        Attachment.csv(response, "connectors.csv", ConnectorCsv.header(), ConnectorCsv.rows(connectors(null).stream()));
     }
 
     @GetMapping(path = "/schema.json", produces = "application/schema+json")

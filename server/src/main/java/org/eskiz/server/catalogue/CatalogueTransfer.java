@@ -28,7 +28,7 @@ public class CatalogueTransfer {
         return keys.stream()
                 .sorted()
                 .flatMap(k -> catalogue.cableType(k).stream())
-                .map(CatalogueFile::request)
+                .map(CableTypeRequest::of)
                 .toList();
     }
 
@@ -37,7 +37,7 @@ public class CatalogueTransfer {
     public List<CableTypeRequest> ownTypes() {
         return catalogues.current().cableTypes().stream()
                 .filter(t -> !t.builtIn())
-                .map(CatalogueFile::request)
+                .map(CableTypeRequest::of)
                 .toList();
     }
 
@@ -66,7 +66,7 @@ public class CatalogueTransfer {
 
         /** What is said here of a type of this key. */
         public Optional<CableTypeRequest> type(String key) {
-            return catalogue.cableType(key).map(CatalogueFile::request);
+            return catalogue.cableType(key).map(CableTypeRequest::of);
         }
 
         /** What is said here of a connector of this key. */

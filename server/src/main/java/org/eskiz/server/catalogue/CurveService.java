@@ -60,10 +60,11 @@ class CurveService {
     }
 
     private static Double bears(CableType.Facts facts, Attenuation law, double mhz, double ambientC) {
-        CableType.Ratings r = facts.ratings();
+        Ratings r = facts.ratings();
         Double mostC = facts.mechanics().maxOperatingC();
         return r.averagePowerW() == null || mostC == null
                 ? null
-                : Double.valueOf(new AveragePower(r.averagePowerW(), r.atMHz(), r.atC(), mostC).at(law, mhz, ambientC));
+                : Double.valueOf(new AveragePower(r.averagePowerW(), r.ratedAtMHz(), r.ratedAtC(), mostC)
+                        .at(law, mhz, ambientC));
     }
 }

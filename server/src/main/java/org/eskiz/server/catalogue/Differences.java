@@ -6,26 +6,27 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 
-/** In what two revisions say something else; whether a price is a sample is no difference to an operator. */
+/**
+ * In what two revisions say something else, by the names that the fields have on the wire, where groups are flat; whether a
+ * price is a sample is no difference to an operator.
+ */
 final class Differences {
 
     private Differences() {}
 
-    /** Names of the fields, those within a part behind a point: {@code mechanics.jacket}. */
     static List<String> between(Record a, Record b) {
-        return between("", a.getClass(), a, b);
+        return between(a.getClass(), a, b);
     }
 
-    private static List<String> between(String prefix, Class<?> type, Object a, Object b) {
+    private static List<String> between(Class<?> type, Object a, Object b) {
         List<String> names = new ArrayList<>();
         for (RecordComponent part : type.getRecordComponents()) {
             Object x = value(part, a);
             Object y = value(part, b);
-            String name = prefix + part.getName();
             if (part.getType().isRecord() && x != null && y != null) {
-                names.addAll(between(name + ".", part.getType(), x, y));
-            } else if (!Objects.equals(x, y) && !name.equals("price.sample")) {
-                names.add(name);
+                names.addAll(between(part.getType(), x, y));
+            } else if (!Objects.equals(x, y) && !part.getName().equals("priceIsSample")) {
+                names.add(part.getName());
             }
         }
         return names;

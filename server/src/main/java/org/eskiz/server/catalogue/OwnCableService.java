@@ -1,9 +1,5 @@
 package org.eskiz.server.catalogue;
 
-import static java.util.Objects.requireNonNullElse;
-
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Locale;
@@ -21,9 +17,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** Cable types of the operator's own. What was once said of one is kept: every change is a new revision. */
 @Service
 public class OwnCableService {
-
-    /** As the database keeps a price per metre. */
-    private static final int PRICE_PLACES = 4;
 
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
@@ -56,7 +49,7 @@ public class OwnCableService {
         errors.throwIfAny();
         Instant now = Instant.now(clock);
         CableTypeEntity type = types.save(CableTypeEntity.own(operators.current(), key, types.lastPosition() + 1, now));
-        revisions.save(BuiltInFiles.placed(revision(request), type, 1, now));
+        revisions.save(CableTypeRevisionEntity.of(request).placed(type, 1, now));
         return key;
     }
 
@@ -80,9 +73,9 @@ public class OwnCableService {
                             newest.number),
                     RevisionMapper.read(newest).facts());
         }
-        CableTypeRevisionEntity said = revision(request);
+        CableTypeRevisionEntity said = CableTypeRevisionEntity.of(request);
         if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(said))) {
-            revisions.save(BuiltInFiles.placed(said, type, newest.number + 1, Instant.now(clock)));
+            revisions.save(said.placed(type, newest.number + 1, Instant.now(clock)));
         }
         return key;
     }
@@ -96,8 +89,9 @@ public class OwnCableService {
         CableTypeRevisionEntity earlier =
                 revisions.findByTypeAndNumber(type, revision).orElseThrow();
         if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(earlier))) {
-            CableTypeRevisionEntity again = revision(CatalogueFile.request(RevisionMapper.read(earlier)));
-            revisions.save(BuiltInFiles.placed(again, type, newest.number + 1, Instant.now(clock)));
+            CableTypeRevisionEntity again =
+                    CableTypeRevisionEntity.of(CableTypeRequest.of(RevisionMapper.read(earlier)));
+            revisions.save(again.placed(type, newest.number + 1, Instant.now(clock)));
         }
     }
 
@@ -108,7 +102,7 @@ public class OwnCableService {
 
     /** What a type would say, if it were stored. */
     static CableType.Facts facts(CableTypeRequest said) {
-        return RevisionMapper.facts(revision(said));
+        return RevisionMapper.facts(CableTypeRevisionEntity.of(said));
     }
 
     /** The first thing that is wrong with a type, in a sentence; empty when it can be stored. */
@@ -165,16 +159,15 @@ public class OwnCableService {
 
     private static ValidationErrors checked(CableTypeRequest request) {
         ValidationErrors errors = ValidationErrors.in(request);
-        if ((request.pricePerM() == null) != (request.priceCurrency() == null)) {
+        if ((request.price().pricePerM() == null) != (request.price().priceCurrency() == null)) {
             errors.add("priceCurrency", "a price and its currency go together");
         }
-        double ratedAtC = requireNonNullElse(request.ratedAtC(), AveragePower.USUAL_AMBIENT_C);
-        double least = Math.max(AveragePower.USUAL_AMBIENT_C, ratedAtC);
-        if (request.averagePowerW() != null && request.maxOperatingC() != null && request.maxOperatingC() <= least) {
+        Double maxOperatingC = request.mechanics().maxOperatingC();
+        double least = Math.max(AveragePower.USUAL_AMBIENT_C, request.ratings().ratedAtC());
+        if (request.ratings().averagePowerW() != null && maxOperatingC != null && maxOperatingC <= least) {
             errors.add(
                     "maxOperatingC",
-                    "must be above %s °C for the rating to mean anything, not %s"
-                            .formatted(least, request.maxOperatingC()));
+                    "must be above %s °C for the rating to mean anything, not %s".formatted(least, maxOperatingC));
         }
         if (request.points() != null
                 && request.points().stream()
@@ -186,53 +179,5 @@ public class OwnCableService {
             errors.add("points", "must not have one frequency twice");
         }
         return errors;
-    }
-
-    /** Kept only where it says something else than the attenuation's, so that saying it or not is the same. */
-    private static Provenance ownOr(Provenance own, Provenance attenuation) {
-        return own == attenuation ? null : own;
-    }
-
-    private static CableTypeRevisionEntity revision(CableTypeRequest said) {
-        CableTypeRevisionEntity r = new CableTypeRevisionEntity();
-        r.name = said.name();
-        r.family = requireNonNullElse(said.family(), "of my own");
-        r.provenance = said.provenance();
-        r.sourceTitle = said.sourceTitle();
-        r.sourceDate = said.sourceDate();
-        r.mechanicsProvenance = ownOr(said.mechanicsProvenance(), said.provenance());
-        r.ratingsProvenance = ownOr(said.ratingsProvenance(), said.provenance());
-        r.impedanceOhm = said.impedanceOhm();
-        r.velocityFactor = said.velocityFactor();
-        r.balanced = Boolean.TRUE.equals(said.balanced());
-        r.outerDiameterMm = said.outerDiameterMm();
-        r.massGPerM = said.massGPerM();
-        r.bendRadiusOnceMm = said.bendRadiusOnceMm();
-        r.bendRadiusRepeatedMm = said.bendRadiusRepeatedMm();
-        r.jacket = said.jacket();
-        r.centreConductor = said.centreConductor();
-        r.shield = said.shield();
-        r.dielectric = said.dielectric();
-        r.minInstallC = said.minInstallC();
-        r.minOperatingC = said.minOperatingC();
-        r.maxOperatingC = said.maxOperatingC();
-        r.directBurial = said.directBurial();
-        r.sunResistant = said.sunResistant();
-        r.flexing = said.flexing();
-        r.peakVoltageV = said.peakVoltageV();
-        r.averagePowerW = said.averagePowerW();
-        r.ratedAtMHz = requireNonNullElse(said.ratedAtMHz(), AveragePower.USUAL_FREQUENCY_MHZ);
-        r.ratedAtC = requireNonNullElse(said.ratedAtC(), AveragePower.USUAL_AMBIENT_C);
-        r.pricePerM = said.pricePerM() == null
-                ? null
-                : BigDecimal.valueOf(said.pricePerM()).setScale(PRICE_PLACES, RoundingMode.HALF_UP);
-        r.priceCurrency = said.priceCurrency();
-        r.pricedOn = said.pricedOn();
-        r.soldInM = said.soldInM();
-        r.note = said.note();
-        said.points().stream()
-                .map(p -> new AttenuationPointValue(p.frequencyMHz(), p.attenuationDbPer100m()))
-                .forEach(r.points::add);
-        return r;
     }
 }

@@ -146,7 +146,7 @@ class OwnConnectorService {
         return errors;
     }
 
-    private static ConnectorEntity entity(ConnectorRequest request) {
+    static ConnectorEntity entity(ConnectorRequest request) {
         ConnectorEntity c = new ConnectorEntity();
         c.name = request.name();
         c.impedanceOhm = request.impedanceOhm();

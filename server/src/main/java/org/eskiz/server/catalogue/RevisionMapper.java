@@ -1,5 +1,7 @@
 package org.eskiz.server.catalogue;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.util.Comparator;
 import java.util.List;
 import org.eskiz.core.cable.AttenuationFit;
@@ -8,9 +10,6 @@ import org.eskiz.core.cable.Cable;
 
 /** From a stored revision to what the rest of the server works with. */
 final class RevisionMapper {
-
-    /** As the database keeps a price per metre. */
-    private static final int PRICE_PLACES = 4;
 
     private RevisionMapper() {}
 
@@ -23,7 +22,10 @@ final class RevisionMapper {
                 r.id,
                 r.createdAt,
                 facts,
-                Cable.ofSheet(r.impedanceOhm, r.velocityFactor, facts.points()),
+                Cable.ofSheet(
+                        facts.construction().impedanceOhm(),
+                        facts.construction().velocityFactor(),
+                        facts.points()),
                 AttenuationFit.of(facts.points()).worstRelativeResidual());
     }
 
@@ -31,14 +33,11 @@ final class RevisionMapper {
         return new CableType.Facts(
                 r.name,
                 r.family,
-                r.provenance,
-                r.impedanceOhm,
-                r.velocityFactor,
-                r.balanced,
-                mechanics(r),
-                new CableType.Ratings(r.peakVoltageV, r.averagePowerW, r.ratedAtMHz, r.ratedAtC),
-                price(r),
-                new CableType.Source(r.sourceTitle, r.sourceDate, r.mechanicsProvenance, r.ratingsProvenance),
+                r.source,
+                r.construction,
+                requireNonNullElse(r.mechanics, Mechanics.UNKNOWN),
+                r.ratings,
+                r.price.hasFigure() ? r.price : null,
                 r.note,
                 points(r));
     }
@@ -48,30 +47,5 @@ final class RevisionMapper {
                 .map(p -> new AttenuationPoint(p.frequencyMHz(), p.attenuationDbPer100m()))
                 .sorted(Comparator.comparingDouble(AttenuationPoint::frequencyMHz))
                 .toList();
-    }
-
-    private static CableType.Mechanics mechanics(CableTypeRevisionEntity r) {
-        return new CableType.Mechanics(
-                r.outerDiameterMm,
-                r.massGPerM,
-                r.bendRadiusOnceMm,
-                r.bendRadiusRepeatedMm,
-                r.jacket,
-                r.centreConductor,
-                r.shield,
-                r.dielectric,
-                r.minInstallC,
-                r.minOperatingC,
-                r.maxOperatingC,
-                r.directBurial,
-                r.sunResistant,
-                r.flexing);
-    }
-
-    private static CableType.Price price(CableTypeRevisionEntity r) {
-        return r.pricePerM == null
-                ? null
-                : new CableType.Price(
-                        r.pricePerM.setScale(PRICE_PLACES), r.priceCurrency, r.priceIsSample, r.pricedOn, r.soldInM);
     }
 }

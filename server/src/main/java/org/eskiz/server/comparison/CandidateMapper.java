@@ -21,6 +21,7 @@ import org.eskiz.core.choice.Row;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Flexing;
+import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.document.CableSpec;
 import org.eskiz.server.document.CandidateSpec;
@@ -148,7 +149,7 @@ final class CandidateMapper {
     }
 
     private static boolean hasSamplePrice(CableType type) {
-        return type.facts().price() != null && type.facts().price().sample();
+        return type.facts().price() != null && type.facts().price().priceIsSample();
     }
 
     private Candidate candidate(CableType type) {
@@ -156,14 +157,14 @@ final class CandidateMapper {
         return new Candidate(
                 type.key(),
                 type.fittedCable(),
-                facts.balanced(),
+                facts.construction().balanced(),
                 price(facts.price()),
                 facts.price() == null
                         ? OptionalDouble.empty()
                         : optional(facts.price().soldInM()),
-                mechanics(facts.mechanics()),
+                mechanics(facts),
                 RatingsMapper.typical(facts),
-                tolerance.of(facts.provenance()));
+                tolerance.of(facts.source().provenance()));
     }
 
     private void add(String id, String name, CableSpec cable, CandidateSpec.PriceRequest price) {
@@ -179,7 +180,8 @@ final class CandidateMapper {
         entries.put(id, new Entry(candidate, name == null ? id : name, null, null, cable, false));
     }
 
-    private static Mechanics mechanics(CableType.Mechanics m) {
+    private static Mechanics mechanics(CableType.Facts facts) {
+        var m = facts.mechanics();
         return new Mechanics(
                 optional(m.outerDiameterMm()),
                 optional(m.massGPerM()),
@@ -187,7 +189,7 @@ final class CandidateMapper {
                 optional(m.bendRadiusRepeatedMm()),
                 optional(m.minInstallC()),
                 Optional.ofNullable(m.sunResistant()),
-                Optional.ofNullable(m.keepsWaterOut()),
+                Optional.ofNullable(facts.keepsWaterOut()),
                 Optional.ofNullable(m.directBurial()),
                 Optional.ofNullable(m.flexing()).map(f -> f == Flexing.REPEATED));
     }
@@ -196,8 +198,8 @@ final class CandidateMapper {
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
-    private static Optional<Money> price(CableType.Price price) {
-        return Optional.ofNullable(price).map(p -> new Money(p.perM(), Currency.getInstance(p.currency())));
+    private static Optional<Money> price(Price price) {
+        return Optional.ofNullable(price).map(p -> new Money(p.pricePerM(), Currency.getInstance(p.priceCurrency())));
     }
 
     private static Optional<Money> price(CandidateSpec.PriceRequest price) {

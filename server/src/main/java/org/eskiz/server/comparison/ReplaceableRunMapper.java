@@ -57,7 +57,7 @@ final class ReplaceableRunMapper {
             return 0;
         }
         Optional<CableType> type = line.typeIn(catalogue);
-        return tolerance.of(type.map(t -> t.facts().provenance()).orElse(Provenance.SHEET));
+        return tolerance.of(type.map(t -> t.facts().source().provenance()).orElse(Provenance.SHEET));
     }
 
     private Optional<ReplaceableRun.Connector> connector(RunElement element) {

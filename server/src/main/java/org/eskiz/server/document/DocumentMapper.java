@@ -159,7 +159,7 @@ public final class DocumentMapper {
         if (line.cable() != null) {
             return new LineJunction.Part.Line(false, line.cable().impedanceOhm());
         }
-        var facts = line.typeIn(catalogue).orElseThrow().facts();
-        return new LineJunction.Part.Line(facts.balanced(), facts.impedanceOhm());
+        var made = line.typeIn(catalogue).orElseThrow().facts().construction();
+        return new LineJunction.Part.Line(made.balanced(), made.impedanceOhm());
     }
 }

@@ -51,8 +51,8 @@ public final class RatingsMapper {
     public static Ratings typical(CableType.Facts facts) {
         return ratings(
                 facts.ratings().averagePowerW(),
-                facts.ratings().atMHz(),
-                facts.ratings().atC(),
+                facts.ratings().ratedAtMHz(),
+                facts.ratings().ratedAtC(),
                 facts.mechanics().maxOperatingC(),
                 facts.ratings().peakVoltageV());
     }

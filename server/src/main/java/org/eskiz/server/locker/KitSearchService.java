@@ -171,8 +171,9 @@ class KitSearchService {
                         default -> Eligibility.Condition.SOUND;
                     },
                     h.underWay().isPresent(),
-                    cable.map(c ->
-                            new Eligibility.Line(c.facts().balanced(), c.facts().impedanceOhm())),
+                    cable.map(c -> new Eligibility.Line(
+                            c.facts().construction().balanced(),
+                            c.facts().construction().impedanceOhm())),
                     p.near().isPresent() && p.far().isPresent());
         }
 
@@ -294,7 +295,7 @@ class KitSearchService {
                     u.piece().lengthM(),
                     laid.turned(),
                     u.piece().lossDb(),
-                    u.cable().facts().provenance() == Provenance.MEASURED);
+                    u.cable().facts().source().provenance() == Provenance.MEASURED);
         }
 
         /** The run with the kit in the place of its section; couplings with what is known take the place of the joints there. */

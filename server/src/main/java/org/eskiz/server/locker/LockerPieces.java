@@ -7,9 +7,14 @@ import java.util.UUID;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.server.catalogue.CableType;
+import org.eskiz.server.catalogue.Construction;
+import org.eskiz.server.catalogue.Mechanics;
 import org.eskiz.server.catalogue.OwnedPiece;
 import org.eskiz.server.catalogue.PieceLookup;
+import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Ratings;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.operator.SettingsService;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,22 +60,19 @@ class LockerPieces implements PieceLookup {
         PieceEntity p = h.piece();
         CableType.Facts said = type.map(CableType::facts).orElse(NOTHING_KNOWN);
         Cable cable = measured.map(law -> new Cable(
-                        said.impedanceOhm(),
-                        said.velocityFactor(),
+                        said.construction().impedanceOhm(),
+                        said.construction().velocityFactor(),
                         law,
                         type.flatMap(t -> t.fittedCable().sheet())))
                 .orElseGet(() -> type.orElseThrow().fittedCable());
         var facts = new CableType.Facts(
                 p.label,
                 said.family(),
-                measured.isPresent() ? Provenance.MEASURED : said.provenance(),
-                said.impedanceOhm(),
-                said.velocityFactor(),
-                said.balanced(),
+                measured.isPresent() ? measuredFrom(said.source()) : said.source(),
+                said.construction(),
                 said.mechanics(),
                 said.ratings(),
-                new CableType.Price(BigDecimal.ZERO, currency, false, null, null),
-                said.source(),
+                new Price(BigDecimal.ZERO, currency, false, null, null),
                 p.note,
                 said.points());
         var asCable = new CableType(
@@ -85,17 +87,20 @@ class LockerPieces implements PieceLookup {
         return Optional.of(new OwnedPiece(p.id, p.label, p.lengthM, asCable));
     }
 
+    /** Its attenuation was measured; what is known of the rest is known from where it was. */
+    private static Source measuredFrom(Source type) {
+        return new Source(
+                Provenance.MEASURED, type.sourceTitle(), type.sourceDate(), type.ofMechanics(), type.ofRatings());
+    }
+
     private static final CableType.Facts NOTHING_KNOWN = new CableType.Facts(
             "",
             "unknown",
-            Provenance.MEASURED,
-            USUAL_OHM,
-            USUAL_VELOCITY_FACTOR,
-            false,
-            new CableType.Mechanics(null, null, null, null, null, null, null, null, null, null, null, null, null, null),
-            new CableType.Ratings(null, null, 30, 40),
+            Source.of(Provenance.MEASURED),
+            Construction.UNKNOWN.measuredAs(USUAL_OHM, USUAL_VELOCITY_FACTOR),
+            Mechanics.UNKNOWN,
+            Ratings.UNKNOWN,
             null,
-            new CableType.Source(null, null, null, null),
             null,
             List.of());
 }

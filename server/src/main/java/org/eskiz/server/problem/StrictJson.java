@@ -46,7 +46,8 @@ class StrictJson {
                         DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
                 .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
-                .addModule(new SimpleModule("days")
+                .addModule(new SimpleModule("strict")
+                        .addDeserializer(String.class, new TextReading())
                         .addDeserializer(
                                 LocalDate.class,
                                 new DayReading<>(LocalDate.class, "2026-05-01", LocalDate::parse, day -> day))
@@ -57,6 +58,21 @@ class StrictJson {
                                         "2026-05-01T12:00:00Z",
                                         Instant::parse,
                                         at -> at.atOffset(ZoneOffset.UTC).toLocalDate())));
+    }
+
+    /** A text that is one: within a flat group Jackson would make {@code "7"} of 7. */
+    private static final class TextReading extends StdScalarDeserializer<String> {
+
+        TextReading() {
+            super(String.class);
+        }
+
+        @Override
+        public String deserialize(JsonParser parser, DeserializationContext context) {
+            return parser.hasToken(JsonToken.VALUE_STRING)
+                    ? parser.getString()
+                    : (String) context.handleUnexpectedToken(handledType(), parser);
+        }
     }
 
     /** A day, or a moment of one, that somebody can mean; years of nine digits can be written and not be stored. */

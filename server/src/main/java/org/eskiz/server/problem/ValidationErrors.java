@@ -1,9 +1,11 @@
 package org.eskiz.server.problem;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import jakarta.validation.ConstraintViolation;
 import jakarta.validation.Validation;
 import jakarta.validation.Validator;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Supplier;
@@ -37,8 +39,19 @@ public final class ValidationErrors {
         VALIDATOR.validate(part).stream()
                 .sorted(Comparator.comparing(
                         (ConstraintViolation<?> v) -> v.getPropertyPath().toString()))
-                .forEach(v -> add(join(path, v.getPropertyPath().toString()), v.getMessage()));
+                .forEach(v -> add(join(path, pathOnTheWire(v)), v.getMessage()));
         return this;
+    }
+
+    /** A group that is flat on the wire has no name there. */
+    private static String pathOnTheWire(ConstraintViolation<?> violation) {
+        String path = violation.getPropertyPath().toString();
+        Object root = violation.getRootBean();
+        return Arrays.stream(root.getClass().getDeclaredFields())
+                .filter(f -> f.isAnnotationPresent(JsonUnwrapped.class) && path.startsWith(f.getName() + "."))
+                .findFirst()
+                .map(f -> path.substring(f.getName().length() + 1))
+                .orElse(path);
     }
 
     /** The same collection for a part of the request: what is added there stands under its path. */

@@ -48,6 +48,11 @@ public final class Csv {
                 : new BigDecimal(value.toString()).stripTrailingZeros().toPlainString();
     }
 
+    /** Money and the like, exactly; without zeros that say nothing. */
+    public static String decimal(BigDecimal value) {
+        return value == null ? null : value.stripTrailingZeros().toPlainString();
+    }
+
     /** Yes, no, or nothing. */
     public static String yes(Boolean value) {
         return value == null ? null : value ? "yes" : "no";

@@ -168,7 +168,7 @@ class CatalogueExchangeTest {
                 .containsExactly("CHANGED", "SAME", "REFUSED", "REFUSED", "REFUSED", "REFUSED", "REFUSED", "REFUSED");
         JsonNode rows = shown.get("rows");
         assertThat(rows.get(0).get("changed").valueStream().map(JsonNode::asString))
-                .containsExactlyInAnyOrder("price.perM", "points");
+                .containsExactlyInAnyOrder("pricePerM", "points");
         assertThat(rows.get(2).get("why").asString()).contains("came with Eskiz");
         assertThat(rows.get(3).get("why").asString()).contains("impedance_ohm: \"fifty\" is not a number");
         assertThat(rows.get(3).get("line").asInt()).isEqualTo(5);

@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
 import org.junit.jupiter.api.AfterEach;
@@ -53,6 +54,51 @@ class OwnCablesOverHttpTest {
                 .isTrue();
         api.post("/api/cable-types/curves", "{\"keys\": [\"nowhere\"], \"frequenciesMHz\": [30]}")
                 .expect(422);
+    }
+
+    /** Whatever group of a type a field is of, it stands in one flat object, and its errors name it there. */
+    @Test
+    void errorsNameAFieldAsItStandsOnTheWire(Api api) {
+        assertThat(errorPaths(create(api, "Wire", ", \"massGPerM\": -1").expect(422)))
+                .containsExactly("massGPerM");
+        assertThat(errorPaths(api.post("/api/cable-types", "{\"name\": \"Wire\", \"provenance\": \"SHEET\"}")
+                        .expect(422)))
+                .contains("impedanceOhm", "velocityFactor", "points");
+        assertThat(errorPaths(create(api, "Wire", ", \"jacket\": 7").expect(400)))
+                .containsExactly("jacket");
+        assertThat(errorPaths(
+                        create(api, "Wire", ", \"peakVoltageV\": \"5000\"").expect(400)))
+                .containsExactly("peakVoltageV");
+        for (String unknown : List.of("jackett", "mechanics", "construction")) {
+            assertThat(errorPaths(
+                            create(api, "Wire", ", \"" + unknown + "\": {}").expect(400)))
+                    .containsExactly(unknown);
+        }
+        create(api, "Wire", ", \"jacket\": \"PE\", \"jacket\": \"PVC\"").expect(400);
+    }
+
+    private static List<String> errorPaths(Api.Answer answer) {
+        return answer.json()
+                .get("errors")
+                .valueStream()
+                .map(e -> e.get("path").asString())
+                .toList();
+    }
+
+    @Test
+    void whatIsNotKnownIsThereAsNull(Api api) {
+        String least = """
+                {"name": "Least", "provenance": "GUESSED", "impedanceOhm": 50, "velocityFactor": 0.66,
+                 "points": [{"frequencyMHz": 100, "attenuationDbPer100m": 16}]}""";
+        JsonNode type = api.post("/api/cable-types", least).expect(201).json();
+        for (String field :
+                List.of("outerDiameterMm", "jacket", "flexing", "peakVoltageV", "pricePerM", "sourceTitle")) {
+            assertThat(type.get(field).isNull()).as(field).isTrue();
+        }
+        assertThat(type.get("balanced").asBoolean()).isFalse();
+        assertThat(type.get("ratedAtMHz").asDouble()).isEqualTo(30);
+        assertThat(type.get("ratedAtC").asDouble()).isEqualTo(40);
+        assertThat(type.get("mechanicsProvenance").asString()).isEqualTo("GUESSED");
     }
 
     @Test

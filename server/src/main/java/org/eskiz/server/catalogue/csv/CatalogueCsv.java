@@ -1,119 +1,151 @@
 package org.eskiz.server.catalogue.csv;
 
-import java.util.ArrayList;
+import static org.eskiz.server.catalogue.csv.Column.choice;
+import static org.eskiz.server.catalogue.csv.Column.date;
+import static org.eskiz.server.catalogue.csv.Column.number;
+import static org.eskiz.server.catalogue.csv.Column.text;
+import static org.eskiz.server.catalogue.csv.Column.yes;
+
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.server.catalogue.BuiltInFiles;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.CableTypeRequest;
+import org.eskiz.server.catalogue.CableTypeRequest.CablePriceRequest;
+import org.eskiz.server.catalogue.CableTypeRequest.SheetPointRequest;
+import org.eskiz.server.catalogue.Construction;
 import org.eskiz.server.catalogue.Flexing;
+import org.eskiz.server.catalogue.Mechanics;
+import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Ratings;
 import org.eskiz.server.catalogue.ReadRow;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.web.Csv;
 
 /**
  * Cable types as comma-separated values (RFC 4180, UTF-8), one type a record, its sheet in one cell: {@code 10:1.2 145:4.9}.
- * The columns are those of {@link #COLUMNS}; a file may have them in any order and leave some out. What came with the first
- * Eskiz is read too: {@code average_power_30mhz_w} and {@code sample_price_per_m}.
+ * This is the one table of their columns, behind files that come in and go out, and behind those that come with Eskiz.
  */
 public final class CatalogueCsv {
 
-    /** Every column, in the order in which they are written. */
-    public static final List<String> COLUMNS = List.of(
-            "key",
-            "name",
-            "family",
-            "provenance",
-            "source_title",
-            "source_date",
-            "mechanics_provenance",
-            "ratings_provenance",
-            "impedance_ohm",
-            "velocity_factor",
-            "balanced",
-            "outer_diameter_mm",
-            "mass_g_per_m",
-            "bend_radius_once_mm",
-            "bend_radius_repeated_mm",
-            "jacket",
-            "centre_conductor",
-            "shield",
-            "dielectric",
-            "min_install_c",
-            "min_operating_c",
-            "max_operating_c",
-            "direct_burial",
-            "sun_resistant",
-            "flexing",
-            "peak_voltage_v",
-            "average_power_w",
-            "rated_at_mhz",
-            "rated_at_c",
-            "price_per_m",
-            "price_currency",
-            "priced_on",
-            "sold_in_m",
-            "note",
-            "points");
+    private static final Column<CableType, String> KEY = new Column<>("key", null, CsvCells::text, CableType::key);
+    private static final Column<CableType, String> NAME =
+            text("name", t -> t.facts().name());
+    private static final Column<CableType, String> FAMILY =
+            text("family", t -> t.facts().family());
 
-    private static final String OLD_POWER = "average_power_30mhz_w";
-    private static final String OLD_PRICE = "sample_price_per_m";
-    private static final List<String> NEEDED = List.of("name", "impedance_ohm", "velocity_factor", "points");
-    private static final Set<String> KNOWN =
-            Stream.concat(COLUMNS.stream(), Stream.of(OLD_POWER, OLD_PRICE)).collect(Collectors.toSet());
+    private static final Column<CableType, Provenance> PROVENANCE =
+            choice("provenance", Provenance.class, Provenance.TYPICAL, source(Source::provenance));
+    private static final Column<CableType, String> SOURCE_TITLE = text("source_title", source(Source::sourceTitle));
+    private static final Column<CableType, LocalDate> SOURCE_DATE = date("source_date", source(Source::sourceDate));
+    private static final Column<CableType, Provenance> MECHANICS_PROVENANCE =
+            choice("mechanics_provenance", Provenance.class, null, source(Source::mechanicsProvenance));
+    private static final Column<CableType, Provenance> RATINGS_PROVENANCE =
+            choice("ratings_provenance", Provenance.class, null, source(Source::ratingsProvenance));
+
+    private static final Column<CableType, Double> IMPEDANCE =
+            number("impedance_ohm", made(Construction::impedanceOhm));
+    private static final Column<CableType, Double> VELOCITY_FACTOR =
+            number("velocity_factor", made(Construction::velocityFactor));
+    private static final Column<CableType, Boolean> BALANCED = yes("balanced", made(Construction::balanced));
+    private static final Column<CableType, String> JACKET = text("jacket", made(Construction::jacket));
+    private static final Column<CableType, String> CENTRE_CONDUCTOR =
+            text("centre_conductor", made(Construction::centreConductor));
+    private static final Column<CableType, String> SHIELD = text("shield", made(Construction::shield));
+    private static final Column<CableType, String> DIELECTRIC = text("dielectric", made(Construction::dielectric));
+
+    private static final Column<CableType, Double> OUTER_DIAMETER =
+            number("outer_diameter_mm", mechanics(Mechanics::outerDiameterMm));
+    private static final Column<CableType, Double> MASS = number("mass_g_per_m", mechanics(Mechanics::massGPerM));
+    private static final Column<CableType, Double> BEND_RADIUS_ONCE =
+            number("bend_radius_once_mm", mechanics(Mechanics::bendRadiusOnceMm));
+    private static final Column<CableType, Double> BEND_RADIUS_REPEATED =
+            number("bend_radius_repeated_mm", mechanics(Mechanics::bendRadiusRepeatedMm));
+    private static final Column<CableType, Double> MIN_INSTALL =
+            number("min_install_c", mechanics(Mechanics::minInstallC));
+    private static final Column<CableType, Double> MIN_OPERATING =
+            number("min_operating_c", mechanics(Mechanics::minOperatingC));
+    private static final Column<CableType, Double> MAX_OPERATING =
+            number("max_operating_c", mechanics(Mechanics::maxOperatingC));
+    private static final Column<CableType, Boolean> DIRECT_BURIAL =
+            yes("direct_burial", mechanics(Mechanics::directBurial));
+    private static final Column<CableType, Boolean> SUN_RESISTANT =
+            yes("sun_resistant", mechanics(Mechanics::sunResistant));
+    private static final Column<CableType, Flexing> FLEXING =
+            choice("flexing", Flexing.class, null, mechanics(Mechanics::flexing));
+
+    private static final Column<CableType, Double> PEAK_VOLTAGE =
+            number("peak_voltage_v", ratings(Ratings::peakVoltageV));
+    private static final Column<CableType, Double> AVERAGE_POWER =
+            number("average_power_w", ratings(Ratings::averagePowerW)).onceCalled("average_power_30mhz_w");
+    private static final Column<CableType, Double> RATED_AT_MHZ = number("rated_at_mhz", ratings(Ratings::ratedAtMHz));
+    private static final Column<CableType, Double> RATED_AT_C = number("rated_at_c", ratings(Ratings::ratedAtC));
+
+    private static final Column<CableType, Double> PRICE = new Column<>(
+            "price_per_m",
+            "sample_price_per_m",
+            CsvCells::number,
+            price(Price::pricePerM).andThen(Csv::decimal));
+    private static final Column<CableType, String> PRICE_CURRENCY =
+            new Column<>("price_currency", null, CsvCells::text, price(Price::priceCurrency)::apply);
+    private static final Column<CableType, LocalDate> PRICED_ON = date("priced_on", price(Price::pricedOn));
+    private static final Column<CableType, Double> SOLD_IN = number("sold_in_m", price(Price::soldInM));
+
+    private static final Column<CableType, String> NOTE =
+            text("note", t -> t.facts().note());
+    private static final Column<CableType, List<SheetPointRequest>> POINTS =
+            new Column<>("points", null, CatalogueCsv::points, CatalogueCsv::points);
+
+    private static final Columns<CableType> COLUMNS = Columns.of(List.of(
+            KEY,
+            NAME,
+            FAMILY,
+            PROVENANCE,
+            SOURCE_TITLE,
+            SOURCE_DATE,
+            MECHANICS_PROVENANCE,
+            RATINGS_PROVENANCE,
+            IMPEDANCE,
+            VELOCITY_FACTOR,
+            BALANCED,
+            OUTER_DIAMETER,
+            MASS,
+            BEND_RADIUS_ONCE,
+            BEND_RADIUS_REPEATED,
+            JACKET,
+            CENTRE_CONDUCTOR,
+            SHIELD,
+            DIELECTRIC,
+            MIN_INSTALL,
+            MIN_OPERATING,
+            MAX_OPERATING,
+            DIRECT_BURIAL,
+            SUN_RESISTANT,
+            FLEXING,
+            PEAK_VOLTAGE,
+            AVERAGE_POWER,
+            RATED_AT_MHZ,
+            RATED_AT_C,
+            PRICE,
+            PRICE_CURRENCY,
+            PRICED_ON,
+            SOLD_IN,
+            NOTE,
+            POINTS));
 
     private CatalogueCsv() {}
 
-    public static Stream<List<Object>> rows(Stream<CableType> types) {
-        return types.map(CatalogueCsv::cells);
+    /** Names of the columns, in the order in which they are written. */
+    public static List<String> header() {
+        return COLUMNS.names();
     }
 
-    private static List<Object> cells(CableType type) {
-        CableType.Facts f = type.facts();
-        CableType.Mechanics m = f.mechanics();
-        CableType.Price price = f.price();
-        List<Object> cells = new ArrayList<>();
-        Stream.of(
-                        type.key(),
-                        Csv.guarded(f.name()),
-                        Csv.guarded(f.family()),
-                        f.provenance(),
-                        Csv.guarded(f.source().title()))
-                .forEach(cells::add);
-        cells.add(f.source().date());
-        cells.add(f.source().mechanics());
-        cells.add(f.source().ratings());
-        cells.add(Csv.number(f.impedanceOhm()));
-        cells.add(Csv.number(f.velocityFactor()));
-        cells.add(Csv.yes(f.balanced()));
-        for (Double value :
-                new Double[] {m.outerDiameterMm(), m.massGPerM(), m.bendRadiusOnceMm(), m.bendRadiusRepeatedMm()}) {
-            cells.add(Csv.number(value));
-        }
-        for (String text : new String[] {m.jacket(), m.centreConductor(), m.shield(), m.dielectric()}) {
-            cells.add(Csv.guarded(text));
-        }
-        cells.add(Csv.number(m.minInstallC()));
-        cells.add(Csv.number(m.minOperatingC()));
-        cells.add(Csv.number(m.maxOperatingC()));
-        cells.add(Csv.yes(m.directBurial()));
-        cells.add(Csv.yes(m.sunResistant()));
-        cells.add(m.flexing());
-        cells.add(Csv.number(f.ratings().peakVoltageV()));
-        cells.add(Csv.number(f.ratings().averagePowerW()));
-        cells.add(Csv.number(f.ratings().atMHz()));
-        cells.add(Csv.number(f.ratings().atC()));
-        cells.add(price == null ? null : price.perM().stripTrailingZeros().toPlainString());
-        cells.add(price == null ? null : price.currency());
-        cells.add(price == null ? null : price.on());
-        cells.add(price == null ? null : Csv.number(price.soldInM()));
-        cells.add(Csv.guarded(f.note()));
-        cells.add(f.points().stream()
-                .map(p -> Csv.number(p.frequencyMHz()) + ":" + Csv.number(p.attenuationDbPer100m()))
-                .collect(Collectors.joining(" ")));
-        return cells;
+    public static Stream<List<Object>> rows(Stream<CableType> types) {
+        return types.map(COLUMNS::cells);
     }
 
     /**
@@ -122,52 +154,59 @@ public final class CatalogueCsv {
      * @throws IllegalArgumentException when it is no such table at all
      */
     public static List<ReadRow<CableTypeRequest>> read(String text) {
-        return CsvCells.read(text, NEEDED, KNOWN, CatalogueCsv::request);
+        return COLUMNS.needing("name", "impedance_ohm", "velocity_factor", "points")
+                .read(text, CatalogueCsv::request);
+    }
+
+    /** Reads a file whose types have their sheets elsewhere. */
+    public static List<ReadRow<CableTypeRequest>> readWithoutSheets(String text) {
+        return COLUMNS.read(text, CatalogueCsv::request);
     }
 
     private static CableTypeRequest request(CsvCells cells) {
-        boolean hasOldPrice = cells.text("price_per_m") == null && cells.text(OLD_PRICE) != null;
         return new CableTypeRequest(
-                cells.text("key"),
+                KEY.in(cells),
                 null,
-                cells.text("name"),
-                cells.text("family"),
-                cells.choice("provenance", Provenance.class, Provenance.TYPICAL),
-                cells.text("source_title"),
-                cells.date("source_date"),
-                cells.choice("mechanics_provenance", Provenance.class, null),
-                cells.choice("ratings_provenance", Provenance.class, null),
-                cells.number("impedance_ohm"),
-                cells.number("velocity_factor"),
-                cells.yes("balanced"),
-                cells.number("outer_diameter_mm"),
-                cells.number("mass_g_per_m"),
-                cells.number("bend_radius_once_mm"),
-                cells.number("bend_radius_repeated_mm"),
-                cells.text("jacket"),
-                cells.text("centre_conductor"),
-                cells.text("shield"),
-                cells.text("dielectric"),
-                cells.number("min_install_c"),
-                cells.number("min_operating_c"),
-                cells.number("max_operating_c"),
-                cells.yes("direct_burial"),
-                cells.yes("sun_resistant"),
-                cells.choice("flexing", Flexing.class, null),
-                cells.number("peak_voltage_v"),
-                cells.number(cells.text("average_power_w") == null ? OLD_POWER : "average_power_w"),
-                cells.number("rated_at_mhz"),
-                cells.number("rated_at_c"),
-                cells.number(hasOldPrice ? OLD_PRICE : "price_per_m"),
-                hasOldPrice ? BuiltInFiles.SAMPLE_CURRENCY : cells.text("price_currency"),
-                cells.date("priced_on"),
-                cells.number("sold_in_m"),
-                cells.text("note"),
-                points(cells));
+                NAME.in(cells),
+                FAMILY.in(cells),
+                new Source(
+                        PROVENANCE.in(cells),
+                        SOURCE_TITLE.in(cells),
+                        SOURCE_DATE.in(cells),
+                        MECHANICS_PROVENANCE.in(cells),
+                        RATINGS_PROVENANCE.in(cells)),
+                new Construction(
+                        IMPEDANCE.in(cells),
+                        VELOCITY_FACTOR.in(cells),
+                        BALANCED.in(cells),
+                        JACKET.in(cells),
+                        CENTRE_CONDUCTOR.in(cells),
+                        SHIELD.in(cells),
+                        DIELECTRIC.in(cells)),
+                new Mechanics(
+                        OUTER_DIAMETER.in(cells),
+                        MASS.in(cells),
+                        BEND_RADIUS_ONCE.in(cells),
+                        BEND_RADIUS_REPEATED.in(cells),
+                        MIN_INSTALL.in(cells),
+                        MIN_OPERATING.in(cells),
+                        MAX_OPERATING.in(cells),
+                        DIRECT_BURIAL.in(cells),
+                        SUN_RESISTANT.in(cells),
+                        FLEXING.in(cells)),
+                new Ratings(
+                        PEAK_VOLTAGE.in(cells), AVERAGE_POWER.in(cells), RATED_AT_MHZ.in(cells), RATED_AT_C.in(cells)),
+                new CablePriceRequest(
+                        PRICE.in(cells),
+                        PRICE.isOld(cells) ? BuiltInFiles.SAMPLE_CURRENCY : PRICE_CURRENCY.in(cells),
+                        PRICED_ON.in(cells),
+                        SOLD_IN.in(cells)),
+                NOTE.in(cells),
+                POINTS.in(cells));
     }
 
-    private static List<CableTypeRequest.SheetPointRequest> points(CsvCells cells) {
-        String text = cells.text("points");
+    private static List<SheetPointRequest> points(CsvCells cells, String column) {
+        String text = cells.text(column);
         if (text == null) {
             return List.of();
         }
@@ -176,11 +215,37 @@ public final class CatalogueCsv {
                     String[] parts = pair.split(":", -1);
                     if (parts.length != 2) {
                         throw new IllegalArgumentException(
-                                "points: \"%s\" is not a pair such as 145:4.9".formatted(pair));
+                                "%s: \"%s\" is not a pair such as 145:4.9".formatted(column, pair));
                     }
-                    return new CableTypeRequest.SheetPointRequest(
-                            CsvCells.number("points", parts[0]), CsvCells.number("points", parts[1]));
+                    return new SheetPointRequest(CsvCells.number(column, parts[0]), CsvCells.number(column, parts[1]));
                 })
                 .toList();
+    }
+
+    private static String points(CableType type) {
+        return type.facts().points().stream()
+                .map(p -> Csv.number(p.frequencyMHz()) + ":" + Csv.number(p.attenuationDbPer100m()))
+                .collect(Collectors.joining(" "));
+    }
+
+    private static <T> Function<CableType, T> source(Function<Source, T> of) {
+        return type -> of.apply(type.facts().source());
+    }
+
+    private static <T> Function<CableType, T> made(Function<Construction, T> of) {
+        return type -> of.apply(type.facts().construction());
+    }
+
+    private static <T> Function<CableType, T> mechanics(Function<Mechanics, T> of) {
+        return type -> of.apply(type.facts().mechanics());
+    }
+
+    private static <T> Function<CableType, T> ratings(Function<Ratings, T> of) {
+        return type -> of.apply(type.facts().ratings());
+    }
+
+    private static <T> Function<CableType, T> price(Function<Price, T> of) {
+        return type ->
+                type.facts().price() == null ? null : of.apply(type.facts().price());
     }
 }

@@ -1,10 +1,12 @@
 package org.eskiz.server.catalogue.csv;
 
-import java.util.ArrayList;
-import java.util.Arrays;
+import static org.eskiz.server.catalogue.csv.Column.date;
+import static org.eskiz.server.catalogue.csv.Column.number;
+import static org.eskiz.server.catalogue.csv.Column.text;
+import static org.eskiz.server.catalogue.csv.Column.yes;
+
+import java.time.LocalDate;
 import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.server.catalogue.BuiltInFiles;
 import org.eskiz.server.catalogue.Connector;
@@ -13,70 +15,65 @@ import org.eskiz.server.catalogue.ReadRow;
 import org.eskiz.server.web.Csv;
 
 /**
- * Connectors as comma-separated values, one a record, with the columns of {@link #COLUMNS}; a file may have them in any order
- * and leave some out. The cables that one fits are {@code 5-11}, in mm, or {@code any}. What came with the first Eskiz is read
- * too: {@code sample_price}.
+ * Connectors as comma-separated values, one a record; the cables that one fits are {@code 5-11}, in mm, or {@code any}. This
+ * is the one table of their columns, behind files that come in and go out, and behind those that come with Eskiz.
  */
 public final class ConnectorCsv {
 
-    /** Every column, in the order in which they are written. */
-    public static final List<String> COLUMNS = List.of(
-            "key",
-            "name",
-            "impedance_ohm",
-            "c1_db_per_sqrt_mhz",
-            "c2_db_per_mhz2",
-            "max_mhz",
-            "peak_voltage_v",
-            "average_power_w",
-            "rated_at_mhz",
-            "watertight",
-            "fits_outer_diameter_mm",
-            "price",
-            "price_currency",
-            "priced_on",
-            "note");
+    private static final Column<Connector, String> KEY = new Column<>("key", null, CsvCells::text, Connector::key);
+    private static final Column<Connector, String> NAME = text("name", Connector::name);
+    private static final Column<Connector, Double> IMPEDANCE = number("impedance_ohm", Connector::impedanceOhm);
+    private static final Column<Connector, Double> C1 = number("c1_db_per_sqrt_mhz", Connector::c1DbPerSqrtMHz);
+    private static final Column<Connector, Double> C2 = number("c2_db_per_mhz2", Connector::c2DbPerMHz2);
+    private static final Column<Connector, Double> MAX = number("max_mhz", Connector::maxMHz);
+    private static final Column<Connector, Double> PEAK_VOLTAGE = number("peak_voltage_v", Connector::peakVoltageV);
+    private static final Column<Connector, Double> AVERAGE_POWER = number("average_power_w", Connector::averagePowerW);
+    private static final Column<Connector, Double> RATED_AT = number("rated_at_mhz", Connector::ratedAtMHz);
+    private static final Column<Connector, Boolean> WATERTIGHT = yes("watertight", Connector::watertight);
+    private static final Column<Connector, Range> FITS =
+            new Column<>("fits_outer_diameter_mm", null, ConnectorCsv::range, ConnectorCsv::range);
+    private static final Column<Connector, Double> PRICE =
+            new Column<>("price", "sample_price", CsvCells::number, c -> Csv.decimal(c.price()));
+    private static final Column<Connector, String> PRICE_CURRENCY =
+            new Column<>("price_currency", null, CsvCells::text, Connector::priceCurrency);
+    private static final Column<Connector, LocalDate> PRICED_ON = date("priced_on", Connector::pricedOn);
+    private static final Column<Connector, String> NOTE = text("note", Connector::note);
 
-    private static final String OLD_PRICE = "sample_price";
-    private static final List<String> NEEDED =
-            List.of("name", "impedance_ohm", "c1_db_per_sqrt_mhz", "max_mhz", "peak_voltage_v");
-    private static final Set<String> KNOWN =
-            Stream.concat(COLUMNS.stream(), Stream.of(OLD_PRICE)).collect(Collectors.toSet());
+    private static final Columns<Connector> COLUMNS = Columns.of(List.of(
+                    KEY,
+                    NAME,
+                    IMPEDANCE,
+                    C1,
+                    C2,
+                    MAX,
+                    PEAK_VOLTAGE,
+                    AVERAGE_POWER,
+                    RATED_AT,
+                    WATERTIGHT,
+                    FITS,
+                    PRICE,
+                    PRICE_CURRENCY,
+                    PRICED_ON,
+                    NOTE))
+            .needing("name", "impedance_ohm", "c1_db_per_sqrt_mhz", "max_mhz", "peak_voltage_v");
+
+    /** Outer diameters of cables, mm; null for no bound. */
+    private record Range(Double leastMm, Double mostMm) {}
 
     private ConnectorCsv() {}
 
     /** Whether a file with these columns is one of connectors. */
     public static boolean isMeantBy(List<String> columns) {
-        return columns.contains("c1_db_per_sqrt_mhz");
+        return columns.contains(C1.name());
+    }
+
+    /** Names of the columns, in the order in which they are written. */
+    public static List<String> header() {
+        return COLUMNS.names();
     }
 
     public static Stream<List<Object>> rows(Stream<Connector> connectors) {
-        return connectors.map(ConnectorCsv::cells);
-    }
-
-    private static List<Object> cells(Connector c) {
-        return new ArrayList<>(Arrays.asList(
-                c.key(),
-                Csv.guarded(c.name()),
-                Csv.number(c.impedanceOhm()),
-                Csv.number(c.c1DbPerSqrtMHz()),
-                Csv.number(c.c2DbPerMHz2()),
-                Csv.number(c.maxMHz()),
-                Csv.number(c.peakVoltageV()),
-                Csv.number(c.averagePowerW()),
-                Csv.number(c.ratedAtMHz()),
-                Csv.yes(c.watertight()),
-                diameters(c.fitsLeastMm(), c.fitsMostMm()),
-                c.price() == null ? null : c.price().stripTrailingZeros().toPlainString(),
-                c.priceCurrency(),
-                c.pricedOn(),
-                Csv.guarded(c.note())));
-    }
-
-    private static String diameters(Double least, Double most) {
-        return least == null && most == null
-                ? "any"
-                : "%s-%s".formatted(least == null ? "" : Csv.number(least), most == null ? "" : Csv.number(most));
+        return connectors.map(COLUMNS::cells);
     }
 
     /**
@@ -85,44 +82,54 @@ public final class ConnectorCsv {
      * @throws IllegalArgumentException when it is no such table at all
      */
     public static List<ReadRow<ConnectorRequest>> read(String text) {
-        return CsvCells.read(text, NEEDED, KNOWN, ConnectorCsv::request);
+        return COLUMNS.read(text, ConnectorCsv::request);
     }
 
     private static ConnectorRequest request(CsvCells cells) {
-        boolean hasOldPrice = cells.text("price") == null && cells.text(OLD_PRICE) != null;
+        Range fits = FITS.in(cells);
         return new ConnectorRequest(
-                cells.text("key"),
+                KEY.in(cells),
                 null,
-                cells.text("name"),
-                cells.number("impedance_ohm"),
+                NAME.in(cells),
+                IMPEDANCE.in(cells),
                 null,
                 null,
-                cells.number("c1_db_per_sqrt_mhz"),
-                cells.number("c2_db_per_mhz2"),
-                cells.number("max_mhz"),
-                cells.number("peak_voltage_v"),
-                cells.number("average_power_w"),
-                cells.number("rated_at_mhz"),
-                cells.yes("watertight"),
-                diameter(cells, 0),
-                diameter(cells, 1),
-                cells.number(hasOldPrice ? OLD_PRICE : "price"),
-                hasOldPrice ? BuiltInFiles.SAMPLE_CURRENCY : cells.text("price_currency"),
-                cells.date("priced_on"),
-                cells.text("note"));
+                C1.in(cells),
+                C2.in(cells),
+                MAX.in(cells),
+                PEAK_VOLTAGE.in(cells),
+                AVERAGE_POWER.in(cells),
+                RATED_AT.in(cells),
+                WATERTIGHT.in(cells),
+                fits.leastMm,
+                fits.mostMm,
+                PRICE.in(cells),
+                PRICE.isOld(cells) ? BuiltInFiles.SAMPLE_CURRENCY : PRICE_CURRENCY.in(cells),
+                PRICED_ON.in(cells),
+                NOTE.in(cells));
     }
 
-    /** The least diameter (0) or the greatest (1); null for any. */
-    private static Double diameter(CsvCells cells, int end) {
-        String column = "fits_outer_diameter_mm";
+    private static Range range(CsvCells cells, String column) {
         String text = cells.text(column);
         if (text == null || text.equals("any")) {
-            return null;
+            return new Range(null, null);
         }
         String[] ends = text.split("-", -1);
         if (ends.length != 2) {
             throw new IllegalArgumentException("%s: \"%s\" is no range such as 5-11".formatted(column, text));
         }
-        return ends[end].isEmpty() ? null : CsvCells.number(column, ends[end]);
+        return new Range(end(column, ends[0]), end(column, ends[1]));
+    }
+
+    private static Double end(String column, String text) {
+        return text.isEmpty() ? null : CsvCells.number(column, text);
+    }
+
+    private static String range(Connector c) {
+        Double least = c.fitsLeastMm();
+        Double most = c.fitsMostMm();
+        return least == null && most == null
+                ? "any"
+                : "%s-%s".formatted(least == null ? "" : Csv.number(least), most == null ? "" : Csv.number(most));
     }
 }

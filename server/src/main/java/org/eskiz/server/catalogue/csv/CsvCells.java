@@ -64,6 +64,11 @@ public record CsvCells(CSVRecord record) {
         });
     }
 
+    /** The records of a table that is known to be one. */
+    public static List<CsvCells> records(String text) {
+        return parsed(text, parser -> parser.stream().map(CsvCells::new).toList());
+    }
+
     private static <T> T parsed(String text, Function<CSVParser, T> reading) {
         try (CSVParser parser = CSVParser.parse(text.replaceFirst("^\uFEFF", ""), READ)) {
             return reading.apply(parser);
@@ -106,7 +111,7 @@ public record CsvCells(CSVRecord record) {
     }
 
     /** Null where there is nothing. */
-    String text(String column) {
+    public String text(String column) {
         if (!record.isMapped(column)
                 || !record.isSet(column)
                 || record.get(column).isEmpty()) {
@@ -115,7 +120,7 @@ public record CsvCells(CSVRecord record) {
         return Csv.unguarded(record.get(column));
     }
 
-    Double number(String column) {
+    public Double number(String column) {
         String text = text(column);
         return text == null ? null : number(column, text);
     }
