@@ -198,7 +198,6 @@ class BenchService {
         Catalogue catalogue = catalogues.current();
         BenchTestRequest noted = read(newest);
         String key = ownCables.create(MeasuredCableType.of(request, noted, analysis(noted, catalogue), catalogue));
-        catalogues.flush();
         test.madeTypes.add(catalogues.typeIds(List.of(key)).get(0));
         tests.flush();
         return response(newest);

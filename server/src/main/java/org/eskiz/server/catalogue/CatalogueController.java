@@ -69,7 +69,7 @@ class CatalogueController {
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "createCableType", summary = "Store a cable type of one's own")
     CableTypeResponse create(@RequestBody CableTypeRequest request) {
-        return answer(own.create(request));
+        return answer(own.createOnce(request));
     }
 
     @PutMapping(path = "/cable-types/{key}", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -77,7 +77,7 @@ class CatalogueController {
             operationId = "saveCableType",
             summary = "Say something else of a type of one's own: a new revision; 409 when it changed meanwhile")
     CableTypeResponse save(@PathVariable String key, @RequestBody CableTypeRequest request) {
-        return answer(own.revise(key, request));
+        return answer(own.change(key, request));
     }
 
     @PostMapping("/cable-types/{key}/retirement")
@@ -118,7 +118,7 @@ class CatalogueController {
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "createConnector", summary = "Store a connector of one's own")
     Connector create(@RequestBody ConnectorRequest request) {
-        return ownConnectors.create(request);
+        return ownConnectors.createOnce(request);
     }
 
     @PutMapping(path = "/connectors/{key}", consumes = MediaType.APPLICATION_JSON_VALUE)

@@ -101,7 +101,7 @@ class CatalogueImportService {
         if (row.connector() != null) {
             String key = isNew
                     ? ownConnectors.create(row.connector()).key()
-                    : ownConnectors.change(row.key(), row.connector()).key();
+                    : ownConnectors.changeOver(row.key(), row.connector()).key();
             sql.update(
                     "insert into catalogue_import_connector (import_id, connector_id, said_before) values (?, ?, ?::jsonb)",
                     id,
@@ -109,7 +109,6 @@ class CatalogueImportService {
                     isNew ? null : json.writeValueAsString(row.stored().said()));
         } else {
             String key = isNew ? own.create(row.cableType()) : own.revise(row.key(), row.cableType());
-            own.flush();
             sql.update(
                     "insert into catalogue_import_item (import_id, cable_type_id, revision_before) values (?, ?, ?)",
                     id,
@@ -166,7 +165,7 @@ class CatalogueImportService {
             if (before == null) {
                 ownConnectors.retire(key, true);
             } else {
-                ownConnectors.change(key, json.readValue(before, ConnectorRequest.class));
+                ownConnectors.changeOver(key, json.readValue(before, ConnectorRequest.class));
             }
         }
     }

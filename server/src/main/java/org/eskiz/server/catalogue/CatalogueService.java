@@ -80,11 +80,6 @@ public class CatalogueService {
         return types.ofOperator(operators.current()).stream().collect(Collectors.toMap(t -> t.id, t -> t.key));
     }
 
-    /** What was stored so far is there for whoever asks the database past Hibernate. */
-    public void flush() {
-        types.flush();
-    }
-
     private List<Connector> connectors() {
         return connectors.findAllByOrderByPosition().stream()
                 .map(ConnectorEntity::connector)

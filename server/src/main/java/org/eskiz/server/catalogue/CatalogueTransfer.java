@@ -95,13 +95,11 @@ public class CatalogueTransfer {
     @Transactional
     public void add(CableTypeRequest type) {
         ownCables.create(type);
-        catalogues.flush();
     }
 
     @Transactional
     public void replace(CableTypeRequest type) {
         ownCables.revise(type.key(), type);
-        catalogues.flush();
     }
 
     @Transactional
@@ -111,7 +109,7 @@ public class CatalogueTransfer {
 
     @Transactional
     public void replace(ConnectorRequest connector) {
-        ownConnectors.change(connector.key(), connector);
+        ownConnectors.changeOver(connector.key(), connector);
     }
 
     /** Keys of types that the operator likes to have at the top. */

@@ -1,5 +1,7 @@
 package org.eskiz.server.catalogue;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Locale;
@@ -11,6 +13,7 @@ import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -21,36 +24,71 @@ public class OwnCableService {
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
     private final OperatorService operators;
+    private final IdempotentStore store;
     private final Clock clock;
 
     OwnCableService(
-            CableTypeRepository types, CableTypeRevisionRepository revisions, OperatorService operators, Clock clock) {
+            CableTypeRepository types,
+            CableTypeRevisionRepository revisions,
+            OperatorService operators,
+            IdempotentStore store,
+            Clock clock) {
         this.types = types;
         this.revisions = revisions;
         this.operators = operators;
+        this.store = store;
         this.clock = clock;
     }
 
-    /** Stores a new type and tells its key. */
+    /** Stores a new type and tells its key; sent again under a key of the client's, it answers what is stored. */
+    String createOnce(CableTypeRequest request) {
+        checkedNew(request).throwIfAny();
+        return store.createOrRepeat(() -> createdAlready(request), () -> insert(request));
+    }
+
+    private Optional<String> createdAlready(CableTypeRequest request) {
+        Optional<CableTypeEntity> known = request.key() == null ? Optional.empty() : find(request.key());
+        if (known.isPresent() && !saysTheSame(known.get(), request)) {
+            throw taken(request.key());
+        }
+        return known.map(type -> type.key);
+    }
+
+    private boolean saysTheSame(CableTypeEntity type, CableTypeRequest request) {
+        return type.operatorId != null && RevisionMapper.facts(newest(type)).equals(facts(request));
+    }
+
+    /** Stores a new type within the caller's transaction, and tells its key. */
     @Transactional
     public String create(CableTypeRequest request) {
-        ValidationErrors errors = checked(request);
-        if (request.name() == null) {
-            errors.throwIfAny();
+        checkedNew(request).throwIfAny();
+        if (request.key() != null && find(request.key()).isPresent()) {
+            throw taken(request.key());
         }
+        return insert(request);
+    }
+
+    private String insert(CableTypeRequest request) {
         String key = request.key() == null
                 ? Keys.free(request.name(), "cable", taken -> find(taken).isPresent())
                 : request.key();
-        if (!Keys.isKey(key)) {
-            errors.add("key", notAKey(key));
-        } else if (find(key).isPresent()) {
-            errors.add("key", "the key \"" + key + "\" is taken");
-        }
-        errors.throwIfAny();
         Instant now = Instant.now(clock);
         CableTypeEntity type = types.save(CableTypeEntity.own(operators.current(), key, types.lastPosition() + 1, now));
         revisions.save(CableTypeRevisionEntity.of(request).placed(type, 1, now));
+        types.flush();
         return key;
+    }
+
+    private static ValidationErrors checkedNew(CableTypeRequest request) {
+        ValidationErrors errors = checked(request);
+        if (request.key() != null && !Keys.isKey(request.key())) {
+            errors.add("key", notAKey(request.key()));
+        }
+        return errors;
+    }
+
+    private static InvalidRequestException taken(String key) {
+        return new InvalidRequestException("key", "the key \"" + key + "\" is taken");
     }
 
     /**
@@ -58,46 +96,54 @@ public class OwnCableService {
      *
      * @throws ConflictException when it was changed since it was looked at
      */
+    String change(String key, CableTypeRequest request) {
+        return store.change(() -> revise(key, request), () -> changed(request, newest(own(key))));
+    }
+
+    /** The same within the caller's transaction. */
     @Transactional
     String revise(String key, CableTypeRequest request) {
         checked(request).throwIfAny();
         CableTypeEntity type = own(key);
-        CableTypeRevisionEntity newest =
-                revisions.findFirstByTypeOrderByNumberDesc(type).orElseThrow();
+        CableTypeRevisionEntity newest = newest(type);
         if (request.revision() != null && request.revision() != newest.number) {
-            throw new ConflictException(
-                    String.format(
-                            Locale.ROOT,
-                            "the cable type was changed meanwhile: you started from revision %d, it is at revision %d now",
-                            request.revision(),
-                            newest.number),
-                    RevisionMapper.read(newest).facts());
+            throw changed(request, newest);
         }
         CableTypeRevisionEntity said = CableTypeRevisionEntity.of(request);
         if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(said))) {
             revisions.save(said.placed(type, newest.number + 1, Instant.now(clock)));
+            types.flush();
         }
         return key;
+    }
+
+    private CableTypeRevisionEntity newest(CableTypeEntity type) {
+        return revisions.findFirstByTypeOrderByNumberDesc(type).orElseThrow();
+    }
+
+    private static ConflictException changed(CableTypeRequest request, CableTypeRevisionEntity newest) {
+        return new ConflictException(
+                String.format(
+                        Locale.ROOT,
+                        "the cable type was changed meanwhile: you started from revision %s, it is at revision %d now",
+                        requireNonNullElse(request.revision(), newest.number - 1),
+                        newest.number),
+                RevisionMapper.read(newest).facts());
     }
 
     /** Says again what an earlier revision said. */
     @Transactional
     void goBackTo(String key, int revision) {
         CableTypeEntity type = own(key);
-        CableTypeRevisionEntity newest =
-                revisions.findFirstByTypeOrderByNumberDesc(type).orElseThrow();
+        CableTypeRevisionEntity newest = newest(type);
         CableTypeRevisionEntity earlier =
                 revisions.findByTypeAndNumber(type, revision).orElseThrow();
         if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(earlier))) {
             CableTypeRevisionEntity again =
                     CableTypeRevisionEntity.of(CableTypeRequest.of(RevisionMapper.read(earlier)));
             revisions.save(again.placed(type, newest.number + 1, Instant.now(clock)));
+            types.flush();
         }
-    }
-
-    /** What was stored so far is there for whoever asks the database past Hibernate. */
-    void flush() {
-        types.flush();
     }
 
     /** What a type would say, if it were stored. */
@@ -108,18 +154,11 @@ public class OwnCableService {
     /** The first thing that is wrong with a type, in a sentence; empty when it can be stored. */
     static Optional<String> faultIn(CableTypeRequest said) {
         try {
-            checked(said).throwIfAny();
-            requireKey(said.key());
+            checkedNew(said).throwIfAny();
             return Optional.empty();
         } catch (InvalidRequestException e) {
             return Optional.of(
                     e.errors().get(0).path() + " " + e.errors().get(0).message());
-        }
-    }
-
-    private static void requireKey(String key) {
-        if (key != null && !Keys.isKey(key)) {
-            throw new InvalidRequestException("key", notAKey(key));
         }
     }
 

@@ -1,5 +1,7 @@
 package org.eskiz.server.catalogue;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
@@ -12,6 +14,7 @@ import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
+import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,38 +29,64 @@ class OwnConnectorService {
 
     private final ConnectorRepository connectors;
     private final OperatorService operators;
+    private final IdempotentStore store;
     private final Clock clock;
 
-    OwnConnectorService(ConnectorRepository connectors, OperatorService operators, Clock clock) {
+    OwnConnectorService(ConnectorRepository connectors, OperatorService operators, IdempotentStore store, Clock clock) {
         this.connectors = connectors;
         this.operators = operators;
+        this.store = store;
         this.clock = clock;
     }
 
+    /** Stores a new connector; sent again under a key of the client's, it answers what is stored. */
+    Connector createOnce(ConnectorRequest request) {
+        checked(request).throwIfAny();
+        return store.createOrRepeat(() -> createdAlready(request), () -> insert(request));
+    }
+
+    private Optional<Connector> createdAlready(ConnectorRequest request) {
+        Optional<Connector> known = request.key() == null
+                ? Optional.empty()
+                : connectors.findByKey(request.key()).map(ConnectorEntity::connector);
+        if (known.isPresent() && !saysTheSame(known.get(), request)) {
+            throw taken(request.key());
+        }
+        return known;
+    }
+
+    private static boolean saysTheSame(Connector known, ConnectorRequest request) {
+        return !known.builtIn() && ConnectorRequest.of(known).equals(asStored(request));
+    }
+
+    /** Stores a new connector within the caller's transaction. */
     @Transactional
     Connector create(ConnectorRequest request) {
-        ValidationErrors errors = checked(request);
-        if (request.name() == null) {
-            errors.throwIfAny();
+        checked(request).throwIfAny();
+        if (request.key() != null && connectors.findByKey(request.key()).isPresent()) {
+            throw taken(request.key());
         }
-        String key = request.key() == null
+        return insert(request);
+    }
+
+    private Connector insert(ConnectorRequest request) {
+        ConnectorEntity made = entity(request);
+        made.id = UUID.randomUUID();
+        made.operatorId = operators.current();
+        made.key = request.key() == null
                 ? Keys.free(
                         request.name(),
                         "connector",
                         taken -> connectors.findByKey(taken).isPresent())
                 : request.key();
-        if (connectors.findByKey(key).isPresent()) {
-            errors.add("key", "the key \"" + key + "\" is taken");
-        }
-        errors.throwIfAny();
-        ConnectorEntity made = entity(request);
-        made.id = UUID.randomUUID();
-        made.operatorId = operators.current();
-        made.key = key;
         made.position = connectors.lastPosition() + 1;
         connectors.save(made);
         connectors.flush();
         return made.connector();
+    }
+
+    private static InvalidRequestException taken(String key) {
+        return new InvalidRequestException("key", "the key \"" + key + "\" is taken");
     }
 
     /**
@@ -65,22 +94,31 @@ class OwnConnectorService {
      *
      * @throws ConflictException when it was changed since it was looked at
      */
-    @Transactional
     Connector change(String key, ConnectorRequest request) {
+        return store.change(() -> changeOver(key, request), () -> changed(request, own(key)));
+    }
+
+    /** The same within the caller's transaction. */
+    @Transactional
+    Connector changeOver(String key, ConnectorRequest request) {
         checked(request).throwIfAny();
         ConnectorEntity mine = own(key);
         if (request.revision() != null && request.revision() != mine.version) {
-            throw new ConflictException(
-                    String.format(
-                            Locale.ROOT,
-                            "the connector was changed meanwhile: you started from revision %d, it is at revision %d now",
-                            request.revision(),
-                            mine.version),
-                    mine.connector());
+            throw changed(request, mine);
         }
         mine.say(entity(request));
         connectors.flush();
         return mine.connector();
+    }
+
+    private static ConflictException changed(ConnectorRequest request, ConnectorEntity mine) {
+        return new ConflictException(
+                String.format(
+                        Locale.ROOT,
+                        "the connector was changed meanwhile: you started from revision %s, it is at revision %d now",
+                        requireNonNullElse(request.revision(), mine.version - 1),
+                        mine.version),
+                mine.connector());
     }
 
     @Transactional

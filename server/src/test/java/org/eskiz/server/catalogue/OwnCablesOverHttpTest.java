@@ -157,7 +157,14 @@ class OwnCablesOverHttpTest {
         create(api, "Twice", "").expect(201);
         assertThat(create(api, "Twice", "").expect(201).json().get("key").asString())
                 .isEqualTo("twice-2");
-        create(api, "Twice", ", \"key\": \"twice\"").expect(422);
+        create(api, "Another", ", \"key\": \"twice\"").expect(422);
+        assertThat(create(api, "Twice", ", \"key\": \"twice\"")
+                        .expect(201)
+                        .json()
+                        .get("revision")
+                        .asInt())
+                .as("sent again")
+                .isEqualTo(1);
         create(api, "Thrice", ", \"key\": \"Not A Key\"").expect(422);
         api.put("/api/cable-types/nowhere", body("Nowhere", "")).expect(404);
     }

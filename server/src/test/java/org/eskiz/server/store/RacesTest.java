@@ -158,6 +158,29 @@ class RacesTest {
                 .containsOnlyOnce(201);
     }
 
+    @RepeatedTest(5)
+    void theSameCableAndConnectorAreMadeOnceHoweverOftenSent(Api api) {
+        String key = "same-" + UUID.randomUUID();
+        String cable =
+                "{\"key\": \"%s\", \"name\": \"same\", \"provenance\": \"SHEET\", \"impedanceOhm\": 50, \"velocityFactor\": 0.8, \"points\": [{\"frequencyMHz\": 100, \"attenuationDbPer100m\": 9}]}"
+                        .formatted(key);
+        assertThat(atOnce(i -> api.post("/api/cable-types", cable))).containsOnly(201);
+        assertThat(api.get("/api/cable-types/" + key + "/revisions").json()).hasSize(1);
+        api.post("/api/cable-types", cable.replace("0.8", "0.7")).expect(422);
+        String connector =
+                "{\"key\": \"%s\", \"name\": \"same\", \"impedanceOhm\": 50, \"lossDb\": 0.1, \"lossAtMHz\": 100, \"maxMHz\": 1000, \"peakVoltageV\": 500}"
+                        .formatted(key);
+        assertThat(atOnce(i -> api.post("/api/connectors", connector))).containsOnly(201);
+        api.post("/api/connectors", connector.replace("500", "600")).expect(422);
+        assertThat(atOnce(i -> api.put(
+                        "/api/connectors/" + key,
+                        connector
+                                .replace("{\"key\"", "{\"revision\": 0, \"key\"")
+                                .replace("1000", Integer.toString(2000 + i)))))
+                .containsOnly(200, 409)
+                .containsOnlyOnce(200);
+    }
+
     @RepeatedTest(3)
     void settingsAreSavedOverOnceAVersion(Api api) {
         String now = api.get("/api/settings").expect(200).response().body();
