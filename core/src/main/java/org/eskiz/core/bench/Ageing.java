@@ -91,7 +91,10 @@ public record Ageing(double percentPerYear, double percentAtLastTest, Optional<I
                 .evaluate(values.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
-    /** Sen's interval: so many slopes from either end as Kendall's statistic allows (Sen 1968, normal approximation). */
+    /**
+     * Sen's interval: so many slopes from either end as the rank correlation allows (Journal of the American Statistical
+     * Association 63, 1968, pages 1379 to 1389; normal approximation).
+     */
     private static Interval interval(List<Double> sorted, int tests) {
         double spread = Z * Math.sqrt(tests * (tests - 1.0) * (2.0 * tests + 5) / 18);
         int last = sorted.size() - 1;

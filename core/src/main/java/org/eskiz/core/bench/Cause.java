@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.eskiz.core.bench.SheetDeviation.Judged;
+import org.eskiz.core.unit.NonNegativeFit;
 
 /**
  * What the shape of an excess over frequency speaks for. The excess is fitted by what different faults would add, none of

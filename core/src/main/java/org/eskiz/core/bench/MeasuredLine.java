@@ -336,7 +336,7 @@ public record MeasuredLine(
         return root.real() < 0 ? root.negate() : root;
     }
 
-    /** The ABCD matrix of a two-port. */
+    /** The ABCD matrix of a two-port, from its S (Microwave Engineering, 4th edition, table 4.2). */
     private record Chained(Complex a, Complex b, Complex c, Complex d) {
 
         static Chained of(Sweep.Scattering s, double ohm) {

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.unit.NonNegativeFit;
 import org.eskiz.core.unit.Require;
 
 /**

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.DoublePredicate;
 import java.util.stream.IntStream;
+import org.eskiz.core.unit.NonNegativeFit;
 
 /**
  * Why a sweep is not to be believed as it stands.

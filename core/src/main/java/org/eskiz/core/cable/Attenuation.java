@@ -5,6 +5,9 @@ import org.eskiz.core.unit.Require;
 /**
  * Matched attenuation {@code A(f) = k1·√f + k2·f} in dB per 100 m at 20 °C, f in MHz.
  *
+ * <p>It is the low-loss line's {@code α = R/(2·Z0) + G·Z0/2} (Microwave Engineering, 4th edition, section 2.7): R is skin
+ * resistance and grows with √f, G is the loss of the dielectric and grows with f.
+ *
  * @param k1 conductor term (skin effect), dB per 100 m and √MHz, at least 0
  * @param k2 dielectric term, dB per 100 m and MHz, at least 0
  */

@@ -9,6 +9,10 @@ import org.eskiz.core.unit.Require;
  * {@code maxTemperatureC} and no further. So it falls as attenuation rises, and is nothing where the surroundings are as hot
  * as the conductor may become.
  *
+ * <p>A rule of thermal balance, not of a standard: the heat that a metre gives away is proportional to how much hotter it is
+ * than the air, and the heat it gets is the power times its attenuation. Data sheets state it at 40 °C; what colder air would
+ * allow beyond a fifth more is left as a reserve, as the hottest place of a cable is never known.
+ *
  * @param powerW average power, W
  * @param frequencyMHz at which it is stated
  * @param ambientC at which it is stated

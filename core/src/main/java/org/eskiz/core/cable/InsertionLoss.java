@@ -40,7 +40,9 @@ public sealed interface InsertionLoss {
     }
 
     /**
-     * Typical loss of one mated pair of connectors: {@code c1·√f + c2·f²} dB, f in MHz.
+     * Typical loss of one mated pair of connectors: {@code c1·√f + c2·f²} dB, f in MHz. The root is skin resistance of the
+     * contacts; the square is a short length of another impedance, which reflects in proportion to its length in waves, so that
+     * the power it sends back grows with the square of frequency.
      *
      * @param c1DbPerSqrtMHz contact resistance under skin effect, at least 0
      * @param c2DbPerMHz2 reflection at a body of another impedance, at least 0

@@ -5,7 +5,8 @@ import org.eskiz.core.unit.Physics;
 import org.eskiz.core.unit.Require;
 
 /**
- * The field near an antenna, from the power it gets: {@code S = P·G·k/(4πr²)} in the far field.
+ * The field near an antenna, from the power it gets: {@code S = P·G·k/(4πr²)} in the far field (OET Bulletin 65, edition
+ * 97-01, section 2, equations 3 and 4, and the reflection of the ground that follows them).
  *
  * @param powerW power at the antenna at the radio's peak
  * @param gainDbi of the antenna in the direction looked at

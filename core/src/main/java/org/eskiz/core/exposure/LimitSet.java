@@ -6,7 +6,10 @@ import org.eskiz.core.unit.Physics;
 /** Limits for the public, as a plane-wave power density over frequency. */
 public enum LimitSet {
 
-    /** ICNIRP 2020, whole body, general public; below 30 MHz the limit of the electric field. */
+    /**
+     * ICNIRP, Guidelines for limiting exposure to electromagnetic fields (100 kHz to 300 GHz), 2020, table 5: whole body,
+     * averaged over 30 minutes, general public; below 30 MHz the limit of the electric field, {@code E²/377 Ω}.
+     */
     ICNIRP_2020 {
         @Override
         public OptionalDouble wattsPerM2(double frequencyMHz) {
@@ -24,7 +27,7 @@ public enum LimitSet {
         }
     },
 
-    /** FCC 47 CFR 1.1310, uncontrolled. */
+    /** 47 CFR § 1.1310 (e), table 1, uncontrolled exposure; mW/cm² there, W/m² here. */
     FCC_1_1310 {
         @Override
         public OptionalDouble wattsPerM2(double frequencyMHz) {

@@ -2,7 +2,10 @@ package org.eskiz.core.receive;
 
 import org.eskiz.core.unit.Physics;
 
-/** How noisy a place is, with the median man-made noise of ITU-R P.372 and an antenna temperature for high bands. */
+/**
+ * How noisy a place is: {@code F_am = c − d·log10 f} dB, f in MHz, with the c and d of median man-made and galactic noise
+ * (ITU-R P.372-8, 2003, table 1, curves A to E), their powers added, and an antenna temperature for high bands.
+ */
 public enum NoiseEnvironment {
     CITY(76.8, 27.7, 600),
     RESIDENTIAL(72.5, 27.7, 300),

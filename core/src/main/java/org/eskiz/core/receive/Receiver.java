@@ -32,7 +32,8 @@ public record Receiver(double noiseFigureDb, Optional<Preamplifier> preamplifier
     /**
      * What a run costs in signal-to-noise ratio against a lossless one and the bare receiver:
      * {@code 10·log10[(f_a − 1 + f_s) / (f_a − 1 + f_r)]}, where f_s is the noise factor of everything behind the antenna:
-     * l·f_r for a run of loss l at 290 K, and by Friis' formula with a preamplifier before it.
+     * l·f_r for a run of loss l at 290 K, and by the formula for stages in cascade with a preamplifier before it (ITU-R
+     * P.372-8, 2003, equations 2 to 5; Microwave Engineering, 4th edition, section 10.2).
      *
      * @param externalFactor f_a
      * @param runLossDb run and matching unit; not reflection or foldback

@@ -10,14 +10,20 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
 
     static final TwoPort THROUGH = new TwoPort(Complex.ONE, Complex.ZERO, Complex.ZERO, Complex.ONE);
 
-    /** A length of line: A = D = cosh γl, B = Z0·sinh γl, C = sinh γl / Z0. */
+    /**
+     * A length of line: A = D = cosh γl, B = Z0·sinh γl, C = sinh γl / Z0 (Microwave Engineering, 4th edition, table 4.1, for a
+     * line with loss).
+     */
     static TwoPort line(Complex gammaL, Complex z0) {
         Complex cosh = gammaL.cosh();
         Complex sinh = gammaL.sinh();
         return new TwoPort(cosh, z0.multiply(sinh), sinh.divide(z0), cosh);
     }
 
-    /** A matched pad: a line of no electrical length that loses {@code lossDb} into its own impedance. */
+    /**
+     * A matched pad: a line of no electrical length that loses {@code lossDb} into its own impedance, so {@link #line} with
+     * {@code γl = L/8.686} real. It is the symmetrical attenuator: the same matrix as that of a T of resistors.
+     */
     static TwoPort pad(double lossDb, double impedanceOhm) {
         return line(Complex.ofCartesian(lossDb / Decibels.PER_NEPER, 0), Complex.ofCartesian(impedanceOhm, 0));
     }
@@ -57,7 +63,12 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
                 d.multiply(v).subtract(b.multiply(i)), a.multiply(i).subtract(c.multiply(v)));
     }
 
-    /** What the radio end can show for any passive load, as a disc of reflection coefficients. */
+    /**
+     * What the radio end can show for any passive load, as a disc of reflection coefficients: {@code Γ = S11 +
+     * S12·S21·Γ_L/(1 − S22·Γ_L)} takes the disc |Γ_L| ≤ 1 to one about {@code S11 + S12·S21·S22*<!-- -->/(1 − |S22|²)} with the
+     * radius {@code |S12·S21|/(1 − |S22|²)} (Microwave Engineering, 4th edition, section 12.2, circles in the plane of a port;
+     * S from ABCD by its table 4.2, where S12·S21 = (2/ΣABCD)² of a reciprocal two-port).
+     */
     ReflectionDisc passiveLoadsSeenFromRadio(double referenceOhm) {
         Complex bz = b.divide(referenceOhm);
         Complex cz = c.multiply(referenceOhm);

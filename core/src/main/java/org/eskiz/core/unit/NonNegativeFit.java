@@ -1,4 +1,4 @@
-package org.eskiz.core.bench;
+package org.eskiz.core.unit;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -12,13 +12,13 @@ import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealVector;
 
 /**
- * Least squares with coefficients that cannot be negative. The terms are few, so every choice of them is solved freely and
- * the best one without a negative coefficient taken: the optimum, with nothing to converge.
+ * Least squares with coefficients that cannot be negative (Solving Least Squares Problems, SIAM, 1995, chapter 23). The terms are few, so every choice of them is solved freely, by QR, and the best one without a negative coefficient
+ * taken: the optimum, with nothing to converge.
  *
  * @param coefficients one for each term, at least 0
  * @param residuals what the terms miss of each value: value less fit
  */
-record NonNegativeFit(List<Double> coefficients, List<Double> residuals) {
+public record NonNegativeFit(List<Double> coefficients, List<Double> residuals) {
 
     /** Singular values this far below the largest say that two terms are the same thing. */
     private static final double SINGULAR = 1e-9;
@@ -26,7 +26,7 @@ record NonNegativeFit(List<Double> coefficients, List<Double> residuals) {
     /** Root mean square that nobody can tell from nothing. */
     private static final double HARDLY = 1e-9;
 
-    NonNegativeFit {
+    public NonNegativeFit {
         coefficients = List.copyOf(coefficients);
         residuals = List.copyOf(residuals);
     }
@@ -38,7 +38,7 @@ record NonNegativeFit(List<Double> coefficients, List<Double> residuals) {
      * @param explained root mean square of the residuals that the values' own uncertainty explains: among the choices whose
      *     residuals exceed the least ones by no more than that, the one with the fewest terms is taken
      */
-    static NonNegativeFit of(List<double[]> terms, double[] values, double explained) {
+    public static NonNegativeFit of(List<double[]> terms, double[] values, double explained) {
         List<NonNegativeFit> feasible = IntStream.range(0, 1 << terms.size())
                 .mapToObj(chosen -> solved(terms, values, chosen))
                 .flatMap(Optional::stream)
@@ -52,7 +52,7 @@ record NonNegativeFit(List<Double> coefficients, List<Double> residuals) {
                 .orElseThrow();
     }
 
-    double rootMeanSquare() {
+    public double rootMeanSquare() {
         return Math.sqrt(meanSquare());
     }
 
