@@ -1,6 +1,6 @@
-export { revisionNumber } from './model';
-export type { Use } from './model';
-export { newPlan, PRESETS } from './presets';
+export { revisionNumber } from './document/model';
+export type { Use } from './document/model';
+export { newPlan, PRESETS } from './document/presets';
 export { PlanPage } from './PlanPage';
 export { SERVICES } from './bands/bandPlan';
 export { ribbonPath, slotsOf, thicknesses } from './run/ribbonLayout';

@@ -1,9 +1,9 @@
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
 import { frequencyText } from '../../../units';
-import type { Command } from '../commands';
-import { band as newBand, bandsOf } from '../model';
-import type { Plan } from '../model';
+import type { Command } from '../document/commands';
+import { band as newBand, bandsOf } from '../document/model';
+import type { Plan } from '../document/model';
 import { bandsOfService, nextBand, SERVICES } from './bandPlan';
 import type { Offered } from './bandPlan';
 

@@ -8,9 +8,16 @@ import { AddBand } from './AddBand';
 import { LoadFields } from './LoadFields';
 import { LoadFile } from './LoadFile';
 import { loadText } from './loads';
-import type { Command } from '../commands';
-import type { Band, Matching, Plan } from '../model';
-import { bandName, bandsOf, matchingOn, MOST_BANDS, powerOn, usualMatching } from '../model';
+import type { Command } from '../document/commands';
+import type { Band, Matching, Plan } from '../document/model';
+import {
+  bandName,
+  bandsOf,
+  matchingOn,
+  MOST_BANDS,
+  powerOn,
+  usualMatching,
+} from '../document/model';
 
 const MATCHINGS = (['AT_RADIO', 'AT_ANTENNA', 'NONE'] as const).map((value) => ({
   value,

@@ -1,7 +1,7 @@
 import type { BandAssessment } from '../../../api';
 import { Choice, QuantityField } from '../../../ui';
 import { fixed, plain } from '../../../units';
-import type { Band } from '../model';
+import type { Band } from '../document/model';
 import { asKind, kindOfLoad } from './loads';
 import type { Load, LoadKind } from './loads';
 

@@ -1,7 +1,7 @@
 import type { Schemas } from '../../../api';
 import { answered, api } from '../../../api';
-import type { Plan } from '../model';
-import { bandsOf } from '../model';
+import type { Plan } from '../document/model';
+import { bandsOf } from '../document/model';
 import type { Load } from './loads';
 
 type ReadLoad = Schemas['ReadLoadResponse'];

@@ -1,5 +1,5 @@
 import { fixed, plain } from '../../../units';
-import type { Band } from '../model';
+import type { Band } from '../document/model';
 
 export type Load = NonNullable<Band['load']>;
 

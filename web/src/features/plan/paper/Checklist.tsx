@@ -1,5 +1,5 @@
 import type { StepsOf } from '../../../words';
-import type { Command } from '../commands';
+import type { Command } from '../document/commands';
 
 /** The steps of the sheet, ticked on screen; the ticks are kept with the plan. */
 export function Checklist({

@@ -12,9 +12,9 @@ import {
   shownReading,
 } from '../../../units';
 import { dateText, reasonText, words } from '../../../words';
-import { headline } from '../headline';
-import type { Plan } from '../model';
-import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../model';
+import { headline } from '../note/headline';
+import type { Plan } from '../document/model';
+import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../document/model';
 import { elementName } from '../run/elements';
 import { Page } from './Page';
 import { RunDrawing } from './RunDrawing';

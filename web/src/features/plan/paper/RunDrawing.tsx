@@ -1,7 +1,7 @@
 import type { BandAssessment } from '../../../api';
 import { fixed, lengthText, levelText } from '../../../units';
 import type { LengthUnit, Reading } from '../../../units';
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 import { levelsOf, ribbonPath, slotsOf, thicknesses } from '../run/ribbonLayout';
 
 const WIDTH = 700;

@@ -3,8 +3,8 @@ import type { Connector } from '../../../api';
 import { fixed, frequencyText, lengthText, powerText } from '../../../units';
 import { cautionsOf, limitsOf } from '../../../words';
 import type { Fitting, StepsOf } from '../../../words';
-import type { Plan } from '../model';
-import { bandName, bandsOf } from '../model';
+import type { Plan } from '../document/model';
+import { bandName, bandsOf } from '../document/model';
 import { Page } from './Page';
 import type { RunSheet } from './usePaper';
 

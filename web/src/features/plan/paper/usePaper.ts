@@ -3,8 +3,8 @@ import { useMemo } from 'react';
 import type { CableType, Schemas } from '../../../api';
 import { answered, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import type { Plan } from '../model';
-import { comparisonOf } from '../model';
+import type { Plan } from '../document/model';
+import { comparisonOf } from '../document/model';
 
 export type RunSheet = Schemas['RunSheetResponse'];
 

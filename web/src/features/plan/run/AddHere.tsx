@@ -3,7 +3,7 @@ import type { CableType, Connector } from '../../../api';
 import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
-import type { Command } from '../commands';
+import type { Command } from '../document/commands';
 import { offersFor } from './readElement';
 
 interface Props {

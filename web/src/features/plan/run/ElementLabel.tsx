@@ -1,5 +1,5 @@
 import { fixed, powerText } from '../../../units';
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 import { ElementPanel } from './ElementPanel';
 import type { ElementContext } from './ElementPanel';
 import { elementName } from './elements';

@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
 import { Fact, OpensInPlace, QuantityField, Select, TextField } from '../../../ui';
 import { fixed, plain } from '../../../units';
-import type { Command } from '../commands';
-import type { Element, Joint, Line } from '../model';
+import type { Command } from '../document/commands';
+import type { Element, Joint, Line } from '../document/model';
 import type { Named } from './elements';
 import { elementName, KIND_WORDS, shortConnector } from './elements';
 import { STOP } from './useWalk';

@@ -1,8 +1,8 @@
 import { usePreferences } from '../../../app/preferences';
 import { QuantityField } from '../../../ui';
 import { lengthFigure, lengthText } from '../../../units';
-import type { Command } from '../commands';
-import type { Line } from '../model';
+import type { Command } from '../document/commands';
+import type { Line } from '../document/model';
 
 /** The length of one section, typed, or stepped by the arrow keys. */
 export function LengthField({

@@ -5,10 +5,10 @@ import { usePreferences } from '../../../app/preferences';
 import { Fact, followPointer, OpensInPlace, QuantityField } from '../../../ui';
 import { levelText, plain, shownReading } from '../../../units';
 import { words } from '../../../words';
-import type { Command } from '../commands';
-import type { Band, Matching, Plan } from '../model';
-import { bandName, bandsOf, matchingLossOn, matchingOn, powerOn, radioOf } from '../model';
-import { detailRequest } from '../useRows';
+import type { Command } from '../document/commands';
+import type { Band, Matching, Plan } from '../document/model';
+import { bandName, bandsOf, matchingLossOn, matchingOn, powerOn, radioOf } from '../document/model';
+import { detailRequest } from '../ledger/useRows';
 import { MIDDLE } from './marks';
 
 const PLACES = ['AT_RADIO', 'AT_ANTENNA', 'NONE'] as const;

@@ -1,7 +1,7 @@
 import { Fact, OpensInPlace, QuantityField, Select } from '../../../ui';
 import { plain, powerText } from '../../../units';
-import type { Band, Radio } from '../model';
-import { bandName, dutyOn, powerOn, radioOf } from '../model';
+import type { Band, Radio } from '../document/model';
+import { bandName, dutyOn, powerOn, radioOf } from '../document/model';
 import { FULL, TOP } from './marks';
 import type { RibbonProps } from './ribbonProps';
 

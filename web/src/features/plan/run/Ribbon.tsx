@@ -4,7 +4,7 @@ import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { useWidth } from '../../../ui';
 import { figureOf, levelText, shownReading, unitOf } from '../../../units';
-import { bandName, bandsOf, MOST_ELEMENTS, powerOn, runOf } from '../model';
+import { bandName, bandsOf, MOST_ELEMENTS, powerOn, runOf } from '../document/model';
 import { AddHere } from './AddHere';
 import { ElementLabel } from './ElementLabel';
 import { heatOf } from './elements';

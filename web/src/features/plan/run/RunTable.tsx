@@ -2,7 +2,7 @@ import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { fixed, levelText, lengthText, powerText } from '../../../units';
 import type { Level, Reading } from '../../../units';
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 import { elementName, heatOf, KIND_WORDS } from './elements';
 import type { Named } from './elements';
 

@@ -1,4 +1,4 @@
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 import { MIDDLE } from './marks';
 import type { Slot } from './ribbonLayout';
 import type { Profile } from './useProfile';

@@ -1,6 +1,6 @@
 import type { BandAssessment, CableType, Connector } from '../../../api';
 import { plain } from '../../../units';
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 
 /** What an element is called in speech. */
 export const KIND_WORDS: Record<Element['kind'], string> = {

@@ -1,4 +1,4 @@
-import { runOf } from '../model';
+import { runOf } from '../document/model';
 import { elementName } from './elements';
 import type { RibbonProps } from './ribbonProps';
 

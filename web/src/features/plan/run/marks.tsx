@@ -1,4 +1,4 @@
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 
 /** Where the ribbon runs in its drawing, px. */
 export const FULL = 84;

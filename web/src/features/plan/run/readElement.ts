@@ -1,8 +1,8 @@
 import type { CableType, Connector, Piece } from '../../../api';
 import { parseQuantity, plain } from '../../../units';
 import type { LengthUnit } from '../../../units';
-import type { Element } from '../model';
-import { newId } from '../model';
+import type { Element } from '../document/model';
+import { newId } from '../document/model';
 import { shortConnector } from './elements';
 
 /** Something that may be put into a gap of the run. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { BandAssessment } from '../../../api';
-import type { Element } from '../model';
+import type { Element } from '../document/model';
 import {
   LEAST_WIDTH,
   boundaryLevels,

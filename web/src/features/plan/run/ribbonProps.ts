@@ -1,6 +1,6 @@
 import type { BandAssessment, CableType, Connector } from '../../../api';
-import type { Command } from '../commands';
-import type { Band, Plan } from '../model';
+import type { Command } from '../document/commands';
+import type { Band, Plan } from '../document/model';
 import type { Profile } from './useProfile';
 
 /** What both drawings of the run, lying and upright, need of the sheet. */

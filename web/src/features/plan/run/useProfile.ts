@@ -3,9 +3,9 @@ import type { CableType, Schemas } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { useSettled } from '../../../ui';
-import type { Plan } from '../model';
-import { bandsOf, powerOn } from '../model';
-import { detailRequest } from '../useRows';
+import type { Plan } from '../document/model';
+import { bandsOf, powerOn } from '../document/model';
+import { detailRequest } from '../ledger/useRows';
 
 export type Profile = Schemas['ProfileResponse'];
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { followPointer } from '../../../ui';
-import type { Command } from '../commands';
-import type { Element } from '../model';
+import type { Command } from '../document/commands';
+import type { Element } from '../document/model';
 import { indexAt, pxPerMetre, stretched } from './ribbonLayout';
 import type { Slot } from './ribbonLayout';
 

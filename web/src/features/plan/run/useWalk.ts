@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import type { Command } from '../commands';
+import type { Command } from '../document/commands';
 
 /** Attribute of the button that stands for an element in the list. */
 export const STOP = 'data-element';

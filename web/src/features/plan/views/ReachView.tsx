@@ -5,8 +5,8 @@ import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { followPointer, useWidth, VerdictMark, SaveDrawing } from '../../../ui';
 import { lengthText } from '../../../units';
-import type { Command } from '../commands';
-import type { Plan } from '../model';
+import type { Command } from '../document/commands';
+import type { Plan } from '../document/model';
 import {
   bandName,
   bandsOf,
@@ -14,7 +14,7 @@ import {
   comparisonOf,
   isAnythingAsked,
   runOf,
-} from '../model';
+} from '../document/model';
 import { leastReach } from './reach';
 
 const NAME = 150;

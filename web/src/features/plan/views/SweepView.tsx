@@ -14,8 +14,8 @@ import {
   shownReading,
   unitOf,
 } from '../../../units';
-import type { Plan } from '../model';
-import { bandName, bandsOf, candidateLengthM, comparisonOf, powerOn } from '../model';
+import type { Plan } from '../document/model';
+import { bandName, bandsOf, candidateLengthM, comparisonOf, powerOn } from '../document/model';
 import { saveCsv } from './exports';
 
 type Point = Schemas['CurvePointResponse'];

@@ -7,8 +7,8 @@ import { usePreferences } from '../../../app/preferences';
 import { QuantityField, useWidth, SaveDrawing } from '../../../ui';
 import { fixed, moneyFigure, plain } from '../../../units';
 import { kneeSentence } from '../../../words';
-import type { Plan } from '../model';
-import { bandName, bandsOf, comparisonOf } from '../model';
+import type { Plan } from '../document/model';
+import { bandName, bandsOf, comparisonOf } from '../document/model';
 
 const HEIGHT = 280;
 const LEFT = 52;

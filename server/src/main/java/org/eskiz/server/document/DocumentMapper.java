@@ -19,7 +19,7 @@ import org.eskiz.core.run.Run;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Connector;
 
-/** From a checked request to the core's types; defaults of the interface are filled in here and nowhere else. */
+/** From a checked request to the core's types; what a request leaves open is filled in on this way, not in the core. */
 public final class DocumentMapper {
 
     private static final double DEFAULT_IMPEDANCE_OHM = 50;

@@ -46,7 +46,7 @@ class PieceMapper {
         return LocalDate.now(clock);
     }
 
-    /** Summaries by label, as numbers in it count: 9 before 10. */
+    /** Summaries by label, whatever its capitals; what reads them sorts numbers in it as numbers. */
     List<PieceSummary> summaries(List<PieceHistory> histories, UUID operator) {
         Settings.Upkeep asked = settings.get().upkeep();
         Map<UUID, List<PlansOfPiecesService.PlanName>> using = plans.all(operator);

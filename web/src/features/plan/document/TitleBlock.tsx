@@ -1,0 +1,135 @@
+import { useEffect, useState } from 'react';
+import { usePreferences } from '../../../app/preferences';
+import { QuantityField, TextField } from '../../../ui';
+import { inUnit, nextReading, plain, shownReading, temperatureText } from '../../../units';
+import { agoText, saveWords, words } from '../../../words';
+import type { SaveState } from './autosaver';
+import type { Command } from './commands';
+import type { Plan } from './model';
+import { revisionNumber } from './model';
+
+interface Props {
+  plan: Plan;
+  version: number;
+  state: SaveState;
+  hasWatts: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+  onCommand: (command: Command) => void;
+  onTrouble: (field: string, message: string | null) => void;
+  onUndo: () => void;
+  onRedo: () => void;
+}
+
+/** Along the foot, as on a drawing: what it is, whether it is saved, how it is read. */
+export function TitleBlock(props: Props) {
+  const { plan, version, state, hasWatts, onCommand } = props;
+  const { settings, reading, lengths, setReading, setLengths } = usePreferences();
+  const fahrenheit = settings.temperatures === 'FAHRENHEIT';
+  const shown = shownReading(reading, hasWatts);
+  return (
+    <footer className="flex min-h-[34px] shrink-0 flex-wrap items-stretch border-t border-ink text-body [body:has(.on-paper)_&]:print:hidden">
+      <Part label="plan">
+        <TextField
+          label="plan name"
+          value={plan.name}
+          className="w-[24ch]"
+          onCommit={(name) => onCommand({ do: 'rename', name })}
+        />
+      </Part>
+      <Part label="site">
+        <TextField
+          label="site"
+          value={plan.site}
+          placeholder="no site"
+          mayBeEmpty
+          className="w-[16ch]"
+          onCommit={(site) => onCommand({ do: 'moveToSite', site })}
+        />
+      </Part>
+      <Part label="day">
+        <QuantityField
+          label="temperature of the day"
+          kind="temperature"
+          unit={fahrenheit ? '°f' : '°c'}
+          unitLabel={fahrenheit ? '°F' : '°C'}
+          value={plan.document.assessment?.ambientC ?? 20}
+          show={(v) => plain(inUnit(v, 'temperature', fahrenheit ? '°f' : '°c'), 1)}
+          say={(v) => temperatureText(v, fahrenheit)}
+          onCommit={(ambientC) => onCommand({ do: 'setAmbient', ambientC })}
+          onTrouble={(message) => props.onTrouble('ambient', message)}
+        />
+      </Part>
+      <Part label="revision">
+        <span className="figures">{revisionNumber(version)}</span>
+      </Part>
+      <Part label="saved">
+        <SaveText state={state} />
+      </Part>
+      <span className="flex-1" />
+      <Switch
+        label="reading"
+        value={words.reading[shown]}
+        onClick={() => setReading(nextReading(shown, hasWatts))}
+      />
+      <Switch
+        label="lengths"
+        value={lengths === 'm' ? 'metres' : 'feet'}
+        onClick={() => setLengths(lengths === 'm' ? 'ft' : 'm')}
+      />
+      <button
+        type="button"
+        className="border-l border-hairline px-3 disabled:text-faint"
+        disabled={!props.canUndo}
+        onClick={props.onUndo}
+      >
+        undo
+      </button>
+      <button
+        type="button"
+        className="border-l border-hairline px-3 disabled:text-faint"
+        disabled={!props.canRedo}
+        onClick={props.onRedo}
+      >
+        redo
+      </button>
+    </footer>
+  );
+}
+
+function Part({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <span className="flex items-center gap-2 border-r border-hairline px-3.5">
+      <span className="text-small text-soft">{label}</span>
+      {children}
+    </span>
+  );
+}
+
+function Switch({ label, value, onClick }: { label: string; value: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      className="flex items-center gap-2 border-l border-hairline px-3.5"
+      onClick={onClick}
+    >
+      <span className="text-small text-soft">{label}</span>
+      {value}
+    </button>
+  );
+}
+
+function SaveText({ state }: { state: SaveState }) {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), 20_000);
+    return () => clearInterval(timer);
+  }, []);
+  const at = state.kind === 'saved' ? state.at : 0;
+  const bad = !['saved', 'saving', 'unsaved'].includes(state.kind);
+  return (
+    <span role="status" data-testid="save-state" className={bad ? 'font-semibold text-fail' : ''}>
+      {saveWords(state, agoText(at, Math.max(now, at)))}
+    </span>
+  );
+}

@@ -1,0 +1,161 @@
+import type { Problem, StoredPlan } from '../../../api';
+import { Away, Refused } from '../../../api';
+import type { Plan } from './model';
+import { canonical, planOf } from './model';
+
+/** How it stands with what was changed. */
+export type SaveState =
+  | { kind: 'saved'; at: number }
+  | { kind: 'unsaved' }
+  | { kind: 'saving' }
+  | { kind: 'away'; what: 'server' | 'database' | 'disk' }
+  | { kind: 'changedElsewhere'; current: StoredPlan }
+  | { kind: 'refused'; problem: Problem };
+
+/** Stores a plan over a version and tells what is stored then. */
+export type Save = (plan: Plan, version: number) => Promise<StoredPlan>;
+
+const PAUSE_MS = 500;
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 15_000;
+
+/**
+ * Saves a plan by itself, a moment after the last change; one save at a time, and again until the server is back. It
+ * never overwrites what somebody else has saved: then it waits for a decision.
+ */
+export class Autosaver {
+  private readonly save: Save;
+  private readonly listeners = new Set<() => void>();
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private retryMs = FIRST_RETRY_MS;
+  private running: Promise<void> | null = null;
+  private stored: string;
+  private latest: Plan;
+  private versionNow: number;
+  private stateNow: SaveState;
+
+  constructor(stored: Plan, version: number, savedAt: number, save: Save) {
+    this.save = save;
+    this.stored = JSON.stringify(stored);
+    this.latest = stored;
+    this.versionNow = version;
+    this.stateNow = { kind: 'saved', at: savedAt };
+  }
+
+  get state(): SaveState {
+    return this.stateNow;
+  }
+
+  get version(): number {
+    return this.versionNow;
+  }
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Takes note of the plan as it is now. */
+  change(plan: Plan): void {
+    this.latest = plan;
+    if (this.stateNow.kind === 'changedElsewhere' || !this.isUnsaved()) return;
+    if (this.running === null) {
+      if (this.stateNow.kind !== 'away') this.tell({ kind: 'unsaved' });
+      this.schedule(PAUSE_MS);
+    }
+  }
+
+  /** Saves what is unsaved at once. */
+  async flush(): Promise<void> {
+    clearTimeout(this.timer);
+    while (this.isUnsaved() && this.stateNow.kind !== 'changedElsewhere') {
+      await this.saveOnce();
+      if (this.stateNow.kind === 'away' || this.stateNow.kind === 'refused') return;
+    }
+  }
+
+  /** After somebody else saved: put this plan over theirs. */
+  keepMine(): void {
+    if (this.stateNow.kind !== 'changedElsewhere') return;
+    this.versionNow = this.stateNow.current.version;
+    this.tell({ kind: 'unsaved' });
+    this.schedule(0);
+  }
+
+  /** After somebody else saved: go on from theirs. */
+  takeTheirs(theirs: Plan): void {
+    if (this.stateNow.kind !== 'changedElsewhere') return;
+    const { current } = this.stateNow;
+    this.versionNow = current.version;
+    this.latest = theirs;
+    this.stored = JSON.stringify(theirs);
+    this.tell({ kind: 'saved', at: Date.parse(current.updatedAt) });
+  }
+
+  /** No more saves by itself. */
+  stop(): void {
+    clearTimeout(this.timer);
+  }
+
+  isUnsaved(): boolean {
+    return JSON.stringify(this.latest) !== this.stored;
+  }
+
+  private schedule(ms: number): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.saveOnce(), ms);
+  }
+
+  private saveOnce(): Promise<void> {
+    this.running ??= this.run().finally(() => {
+      this.running = null;
+      if (this.isUnsaved() && (this.stateNow.kind === 'saved' || this.stateNow.kind === 'saving')) {
+        this.tell({ kind: 'unsaved' });
+        this.schedule(PAUSE_MS);
+      }
+    });
+    return this.running;
+  }
+
+  private async run(): Promise<void> {
+    const sent = this.latest;
+    if (this.stateNow.kind !== 'away') this.tell({ kind: 'saving' });
+    try {
+      const stored = await this.save(sent, this.versionNow);
+      this.versionNow = stored.version;
+      this.stored = JSON.stringify(sent);
+      this.retryMs = FIRST_RETRY_MS;
+      this.tell({ kind: 'saved', at: Date.parse(stored.updatedAt) });
+    } catch (error) {
+      this.failed(error, sent);
+    }
+  }
+
+  private failed(error: unknown, sent: Plan): void {
+    if (error instanceof Refused && error.problem.status === 409 && error.problem.current) {
+      this.someoneSaved(error.problem.current, sent);
+    } else if (error instanceof Refused) {
+      this.tell({ kind: 'refused', problem: error.problem });
+    } else {
+      this.tell({ kind: 'away', what: error instanceof Away ? error.what : 'server' });
+      this.schedule(this.retryMs);
+      this.retryMs = Math.min(this.retryMs * 2, LONGEST_RETRY_MS);
+    }
+  }
+
+  /** That may have been this very save, when its answer was lost on the way. */
+  private someoneSaved(current: StoredPlan, sent: Plan): void {
+    if (canonical(planOf(current)) !== canonical(sent)) {
+      this.tell({ kind: 'changedElsewhere', current });
+      return;
+    }
+    this.versionNow = current.version;
+    this.stored = JSON.stringify(sent);
+    this.tell({ kind: 'saved', at: Date.parse(current.updatedAt) });
+  }
+
+  private tell(state: SaveState): void {
+    this.stateNow = state;
+    this.listeners.forEach((listener) => listener());
+  }
+}

@@ -1,0 +1,108 @@
+import { useCallback, useEffect, useReducer, useState, useSyncExternalStore } from 'react';
+import type { StoredPlan } from '../../../api';
+import { answered, api } from '../../../api';
+import { Autosaver } from './autosaver';
+import type { Command } from './commands';
+import { draftOf, forgetDraft, keepDraft } from './drafts';
+import type { Draft } from './drafts';
+import { historyOf, historyReducer } from './history';
+import type { Plan } from './model';
+import { canonical, planOf } from './model';
+
+/** A plan being edited: its commands, its undo, and its saving. What was not saved last time goes on from there. */
+export function usePlanEditing(stored: StoredPlan) {
+  const [draft] = useState(() => unsavedDraft(stored));
+  const [history, dispatch] = useReducer(historyReducer, stored, (s) =>
+    historyOf(draft?.plan ?? planOf(s)),
+  );
+  const [autosaver] = useState(
+    () =>
+      new Autosaver(
+        planOf(stored),
+        draft?.version ?? stored.version,
+        Date.parse(stored.updatedAt),
+        (plan, version) => savePlan(stored.id, plan, version),
+      ),
+  );
+  const state = useSyncExternalStore(autosaver.subscribe, () => autosaver.state);
+  const plan = history.present;
+
+  useEffect(() => {
+    autosaver.change(plan);
+    if (autosaver.isUnsaved()) keepDraft(stored.id, { version: autosaver.version, plan });
+  }, [autosaver, plan, stored.id]);
+
+  useEffect(() => {
+    if (state.kind === 'saved' && !autosaver.isUnsaved()) forgetDraft(stored.id);
+  }, [autosaver, state, stored.id]);
+
+  useEffect(() => {
+    const hidden = () => {
+      if (document.visibilityState === 'hidden') void autosaver.flush();
+    };
+    document.addEventListener('visibilitychange', hidden);
+    return () => {
+      document.removeEventListener('visibilitychange', hidden);
+      void autosaver.flush();
+    };
+  }, [autosaver]);
+
+  const command = useCallback(
+    (c: Command) => dispatch({ type: 'command', command: c, at: Date.now() }),
+    [],
+  );
+  const undo = useCallback(() => dispatch({ type: 'undo' }), []);
+  const redo = useCallback(() => dispatch({ type: 'redo' }), []);
+
+  /** Saves at once and tells the version then stored; null when it could not be saved. */
+  const saveNow = useCallback(async () => {
+    await autosaver.flush();
+    return autosaver.isUnsaved() ? null : autosaver.version;
+  }, [autosaver]);
+
+  const takeTheirs = useCallback(() => {
+    if (autosaver.state.kind !== 'changedElsewhere') return;
+    const theirs = planOf(autosaver.state.current);
+    autosaver.takeTheirs(theirs);
+    dispatch({ type: 'replace', plan: theirs });
+  }, [autosaver]);
+
+  /** Saves a plan, pieced together from both versions or not, over what somebody else has saved. */
+  const keep = useCallback(
+    (pieced: Plan) => {
+      dispatch({ type: 'command', command: { do: 'takeVersion', plan: pieced }, at: Date.now() });
+      autosaver.keepMine();
+    },
+    [autosaver],
+  );
+
+  return {
+    plan,
+    state,
+    version: autosaver.version,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    command,
+    undo,
+    redo,
+    saveNow,
+    takeTheirs,
+    keep,
+  };
+}
+
+/** What was changed and not saved when the sheet was last open; a draft that was saved after all says nothing. */
+function unsavedDraft(stored: StoredPlan): Draft | null {
+  const draft = draftOf(stored.id);
+  return draft && canonical(draft.plan) !== canonical(planOf(stored)) ? draft : null;
+}
+
+function savePlan(id: string, plan: Plan, version: number): Promise<StoredPlan> {
+  return answered(
+    api.PUT('/api/plans/{id}', {
+      params: { path: { id } },
+      body: { version, site: plan.site, name: plan.name, document: plan.document },
+      keepalive: true,
+    }),
+  );
+}
