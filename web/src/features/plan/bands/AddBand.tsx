@@ -1,29 +1,21 @@
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
 import { frequencyText } from '../../../units';
-import type { Command } from '../document/commands';
 import { band as newBand, bandsOf } from '../document/model';
-import type { Plan } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { bandsOfService, nextBand, SERVICES } from './bandPlan';
 import type { Offered } from './bandPlan';
 
 /** A band more: of the region's usual ones, or one to be given a frequency by hand. */
-export function AddBand({
-  plan,
-  onAdded,
-  onCommand,
-}: {
-  plan: Plan;
-  onAdded: (bandId: string) => void;
-  onCommand: (command: Command) => void;
-}) {
+export function AddBand() {
+  const { plan, command, address } = useSheet();
   const { settings } = usePreferences();
   const present = bandsOf(plan).map((b) => b.frequencyMHz ?? 0);
 
   function add(offered: Offered, close: () => void) {
     const band = newBand(offered.name, offered.frequencyMHz);
-    onCommand({ do: 'addBand', band });
-    onAdded(band.id ?? '');
+    command({ do: 'addBand', band });
+    address.put({ band: band.id });
     close();
   }
 

@@ -1,46 +1,16 @@
 import { useEffect, useRef } from 'react';
-import type { BandAssessment, Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { Choice, Fact, OpensInPlace, QuantityField, TextField, VerdictMark } from '../../../ui';
-import { figureOf, frequencyText, plain, shownReading, unitOf } from '../../../units';
-import { words } from '../../../words';
+import { TextField, VerdictMark } from '../../../ui';
+import { figureOf, frequencyText, shownReading, unitOf } from '../../../units';
+import { bandName, bandsOf, MOST_BANDS, powerOn } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { AddBand } from './AddBand';
-import { LoadFields } from './LoadFields';
-import { LoadFile } from './LoadFile';
+import { FocusedBand } from './FocusedBand';
 import { loadText } from './loads';
-import type { Command } from '../document/commands';
-import type { Band, Matching, Plan } from '../document/model';
-import {
-  bandName,
-  bandsOf,
-  matchingOn,
-  MOST_BANDS,
-  powerOn,
-  usualMatching,
-} from '../document/model';
-
-const MATCHINGS = (['AT_RADIO', 'AT_ANTENNA', 'NONE'] as const).map((value) => ({
-  value,
-  text: words.matching[value],
-}));
-
-interface Props {
-  plan: Plan;
-  focus: number;
-  row: Row | undefined;
-  /** The row on the band in focus. */
-  assessment: BandAssessment | undefined;
-  stale: boolean;
-  onFocus: (band: number) => void;
-  /** A band that was just added gets the focus. */
-  onAdded: (bandId: string) => void;
-  onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
-}
 
 /** One tab a band with what arrives there; the band in focus is edited in its own tab. */
-export function BandTabs(props: Props) {
-  const { plan, focus, row, stale, onFocus, onAdded, onCommand } = props;
+export function BandTabs() {
+  const { plan, focus, row, stale, focusBand, command } = useSheet();
   const { reading } = usePreferences();
   const strip = useRef<HTMLDivElement>(null);
   const bands = bandsOf(plan);
@@ -75,7 +45,7 @@ export function BandTabs(props: Props) {
           >
             <TabHead
               as={i === focus ? 'div' : 'button'}
-              {...(i !== focus && { type: 'button', onClick: () => onFocus(i) })}
+              {...(i !== focus && { type: 'button', onClick: () => focusBand(i) })}
               className="flex min-h-6 items-baseline gap-2 text-left whitespace-nowrap"
             >
               {cell && <VerdictMark verdict={cell.verdict} />}
@@ -84,7 +54,7 @@ export function BandTabs(props: Props) {
                   label="name of the band"
                   value={band.name ?? ''}
                   className="w-[9ch] font-semibold"
-                  onCommit={(name) => onCommand({ do: 'renameBand', band: i, name })}
+                  onCommit={(name) => command({ do: 'renameBand', band: i, name })}
                 />
               ) : (
                 <span className="font-semibold">{bandName(band)}</span>
@@ -96,7 +66,7 @@ export function BandTabs(props: Props) {
               </span>
             </TabHead>
             {i === focus ? (
-              <FocusedBand {...props} band={band} index={i} />
+              <FocusedBand band={band} index={i} />
             ) : (
               <span className="text-small whitespace-nowrap text-soft">
                 {frequencyText(band.frequencyMHz ?? 0)} · {loadText(band.load)}
@@ -105,7 +75,7 @@ export function BandTabs(props: Props) {
           </div>
         );
       })}
-      {bands.length < MOST_BANDS && <AddBand plan={plan} onAdded={onAdded} onCommand={onCommand} />}
+      {bands.length < MOST_BANDS && <AddBand />}
     </section>
   );
 }
@@ -116,99 +86,4 @@ function TabHead({
   ...rest
 }: { as: 'div' | 'button' } & React.ComponentProps<'button'> & React.ComponentProps<'div'>) {
   return <Tag {...(rest as object)} />;
-}
-
-function FocusedBand({
-  plan,
-  band,
-  index,
-  assessment,
-  onFocus,
-  onCommand,
-  onTrouble,
-}: Props & { band: Band; index: number }) {
-  const many = bandsOf(plan).length > 1;
-  return (
-    <span className="flex flex-wrap items-baseline gap-x-2 text-fine">
-      <QuantityField
-        label="frequency"
-        keptAs={`frequency ${band.id ?? index}`}
-        kind="frequency"
-        unit="mhz"
-        unitLabel="MHz"
-        value={band.frequencyMHz}
-        show={(v) => plain(v)}
-        say={frequencyText}
-        onCommit={(frequencyMHz) =>
-          onCommand({
-            do: 'setFrequency',
-            band: index,
-            frequencyMHz,
-            matching: matchingAt(band, frequencyMHz),
-          })
-        }
-        onTrouble={(message) => onTrouble('frequency', message)}
-      />
-      <LoadFields
-        band={band}
-        index={index}
-        assessment={assessment}
-        onChange={(load) => onCommand({ do: 'changeBand', band: index, change: { load } })}
-        onTrouble={onTrouble}
-      />
-      <Choice<Matching>
-        label="matching"
-        value={matchingOn(plan, band)}
-        options={MATCHINGS}
-        onChange={(matching) => onCommand({ do: 'setMatching', band: index, matching })}
-      />
-      <OpensInPlace
-        label={`more about ${bandName(band)}`}
-        text="more"
-        className="quiet min-h-6"
-        width={420}
-      >
-        {(close) => (
-          <>
-            <Fact label="gain of the antenna">
-              <QuantityField
-                label="antenna gain"
-                keptAs={`gain ${band.id ?? index}`}
-                kind="gain"
-                unit="dbi"
-                unitLabel="dBi"
-                value={band.antennaGainDbi ?? 0}
-                show={(v) => plain(v, 1)}
-                say={(v) => `${plain(v, 1)} dBi`}
-                onCommit={(antennaGainDbi) =>
-                  onCommand({ do: 'changeBand', band: index, change: { antennaGainDbi } })
-                }
-                onTrouble={(message) => onTrouble('gain', message)}
-              />
-            </Fact>
-            <LoadFile plan={plan} onCommand={onCommand} onDone={close} />
-            {many && (
-              <button
-                type="button"
-                className="quiet border-t border-hairline pt-2 text-left"
-                onClick={() => {
-                  close();
-                  onCommand({ do: 'removeBand', band: index });
-                  onFocus(Math.max(0, index - 1));
-                }}
-              >
-                take {bandName(band)} out
-              </button>
-            )}
-          </>
-        )}
-      </OpensInPlace>
-    </span>
-  );
-}
-
-/** A matching that was as usual at the old frequency becomes as usual at the new one; any other stays. */
-function matchingAt(band: Band, frequencyMHz: number): Matching {
-  const wasUsual = band.matching === usualMatching(band.frequencyMHz ?? frequencyMHz);
-  return wasUsual || !band.matching ? usualMatching(frequencyMHz) : band.matching;
 }

@@ -2,6 +2,7 @@ import type { BandAssessment } from '../../../api';
 import { Choice, QuantityField } from '../../../ui';
 import { fixed, plain } from '../../../units';
 import type { Band } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { asKind, kindOfLoad } from './loads';
 import type { Load, LoadKind } from './loads';
 
@@ -15,17 +16,13 @@ const KINDS: readonly { value: LoadKind; text: string }[] = [
 export function LoadFields({
   band,
   index,
-  assessment,
   onChange,
-  onTrouble,
 }: {
   band: Band;
   index: number;
-  /** The row that is drawn, on this band. */
-  assessment: BandAssessment | undefined;
   onChange: (load: Load) => void;
-  onTrouble: (field: string, message: string | null) => void;
 }) {
+  const { assessment, trouble } = useSheet();
   const load = band.load ?? { swr: 1 };
   const kind = kindOfLoad(load);
   const key = band.id ?? index;
@@ -57,7 +54,7 @@ export function LoadFields({
             show={(v) => plain(v, 1)}
             say={(v) => `${plain(v, 1)} Ω`}
             onCommit={(resistanceOhm) => onChange({ ...load, resistanceOhm })}
-            onTrouble={(message) => onTrouble(`resistance ${key}`, message)}
+            onTrouble={(message) => trouble(`resistance ${key}`, message)}
           />
           <span className="text-soft">+ j</span>
           <QuantityField
@@ -70,7 +67,7 @@ export function LoadFields({
             show={(v) => plain(v, 1)}
             say={(v) => `${plain(v, 1)} Ω`}
             onCommit={(reactanceOhm) => onChange({ ...load, reactanceOhm })}
-            onTrouble={(message) => onTrouble(`reactance ${key}`, message)}
+            onTrouble={(message) => trouble(`reactance ${key}`, message)}
           />
         </>
       ) : (
@@ -84,7 +81,7 @@ export function LoadFields({
           show={(v) => plain(v, 2)}
           say={(v) => plain(v)}
           onCommit={(swr) => onChange({ ...load, [kind]: swr })}
-          onTrouble={(message) => onTrouble(`swr ${key}`, message)}
+          onTrouble={(message) => trouble(`swr ${key}`, message)}
         />
       )}
       <OtherEnd kind={kind} assessment={assessment} />

@@ -3,23 +3,15 @@ import { useState } from 'react';
 import { Plot } from '../../../ui';
 import { fixed, frequencyText, plain } from '../../../units';
 import { capital } from '../../../words';
-import type { Command } from '../document/commands';
-import type { Plan } from '../document/model';
 import { bandName, bandsOf } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { impedanceText } from './loads';
 import type { FromFile } from './loadFiles';
 import { readAtTheAntenna, readAtTheRadio } from './loadFiles';
 
 /** Antennas out of a table or a one-port sweep: what it says on each band, before anything is taken over. */
-export function LoadFile({
-  plan,
-  onCommand,
-  onDone,
-}: {
-  plan: Plan;
-  onCommand: (command: Command) => void;
-  onDone: () => void;
-}) {
+export function LoadFile({ onDone }: { onDone: () => void }) {
+  const { plan, command } = useSheet();
   const bands = bandsOf(plan);
   const [file, setFile] = useState<File | null>(null);
   const [isAtRadio, setAtRadio] = useState(false);
@@ -36,7 +28,7 @@ export function LoadFile({
   const known = (found?.loads ?? []).filter((l) => l.load !== null).length;
 
   function take() {
-    onCommand({ do: 'setLoads', loads: (found?.loads ?? []).map((l) => l.load) });
+    command({ do: 'setLoads', loads: (found?.loads ?? []).map((l) => l.load) });
     onDone();
   }
 

@@ -4,26 +4,14 @@ import { QuantityField, TextField } from '../../../ui';
 import { inUnit, nextReading, plain, shownReading, temperatureText } from '../../../units';
 import { agoText, saveWords, words } from '../../../words';
 import type { SaveState } from './autosaver';
-import type { Command } from './commands';
-import type { Plan } from './model';
+import { useSheet } from '../sheetContext';
 import { revisionNumber } from './model';
-
-interface Props {
-  plan: Plan;
-  version: number;
-  state: SaveState;
-  hasWatts: boolean;
-  canUndo: boolean;
-  canRedo: boolean;
-  onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
-  onUndo: () => void;
-  onRedo: () => void;
-}
+import type { PlanEditing } from './usePlanEditing';
 
 /** Along the foot, as on a drawing: what it is, whether it is saved, how it is read. */
-export function TitleBlock(props: Props) {
-  const { plan, version, state, hasWatts, onCommand } = props;
+export function TitleBlock({ editing }: { editing: PlanEditing }) {
+  const { plan, hasWatts, command, trouble } = useSheet();
+  const { version, state } = editing;
   const { settings, reading, lengths, setReading, setLengths } = usePreferences();
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const shown = shownReading(reading, hasWatts);
@@ -34,7 +22,7 @@ export function TitleBlock(props: Props) {
           label="plan name"
           value={plan.name}
           className="w-[24ch]"
-          onCommit={(name) => onCommand({ do: 'rename', name })}
+          onCommit={(name) => command({ do: 'rename', name })}
         />
       </Part>
       <Part label="site">
@@ -44,7 +32,7 @@ export function TitleBlock(props: Props) {
           placeholder="no site"
           mayBeEmpty
           className="w-[16ch]"
-          onCommit={(site) => onCommand({ do: 'moveToSite', site })}
+          onCommit={(site) => command({ do: 'moveToSite', site })}
         />
       </Part>
       <Part label="day">
@@ -56,8 +44,8 @@ export function TitleBlock(props: Props) {
           value={plan.document.assessment?.ambientC ?? 20}
           show={(v) => plain(inUnit(v, 'temperature', fahrenheit ? '°f' : '°c'), 1)}
           say={(v) => temperatureText(v, fahrenheit)}
-          onCommit={(ambientC) => onCommand({ do: 'setAmbient', ambientC })}
-          onTrouble={(message) => props.onTrouble('ambient', message)}
+          onCommit={(ambientC) => command({ do: 'setAmbient', ambientC })}
+          onTrouble={(message) => trouble('ambient', message)}
         />
       </Part>
       <Part label="revision">
@@ -80,16 +68,16 @@ export function TitleBlock(props: Props) {
       <button
         type="button"
         className="border-l border-hairline px-3 disabled:text-faint"
-        disabled={!props.canUndo}
-        onClick={props.onUndo}
+        disabled={!editing.canUndo}
+        onClick={editing.undo}
       >
         undo
       </button>
       <button
         type="button"
         className="border-l border-hairline px-3 disabled:text-faint"
-        disabled={!props.canRedo}
-        onClick={props.onRedo}
+        disabled={!editing.canRedo}
+        onClick={editing.redo}
       >
         redo
       </button>

@@ -9,6 +9,8 @@ import { historyOf, historyReducer } from './history';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
 
+export type PlanEditing = ReturnType<typeof usePlanEditing>;
+
 /** A plan being edited: its commands, its undo, and its saving. What was not saved last time goes on from there. */
 export function usePlanEditing(stored: StoredPlan) {
   const [draft] = useState(() => unsavedDraft(stored));

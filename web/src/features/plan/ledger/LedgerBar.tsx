@@ -1,12 +1,11 @@
 import { useMemo, useRef, useState } from 'react';
-import type { Row } from '../../../api';
 import { useShortcuts } from '../../../app/useShortcuts';
 import { Choice } from '../../../ui';
 import { words } from '../../../words';
-import type { Command } from '../document/commands';
-import type { LedgerFilter } from './ledgerFilter';
-import type { Plan, Preference } from '../document/model';
+import type { Preference } from '../document/model';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
+import { useSheet } from '../sheetContext';
+import { VIEWS } from '../useSheetAddress';
 import { saveLedger } from '../views/exports';
 
 const PREFERENCES = (
@@ -14,27 +13,10 @@ const PREFERENCES = (
 ).map((value) => ({ value, text: words.preference[value] }));
 
 /** The views, the filter of the rows, and the school that orders them. */
-export function LedgerBar({
-  plan,
-  view,
-  filter,
-  rows,
-  onFilter,
-  onView,
-  onAddOwn,
-  onMix,
-  onCommand,
-}: {
-  plan: Plan;
-  view: View;
-  filter: LedgerFilter;
-  rows: readonly Row[];
-  onFilter: (change: Partial<LedgerFilter>) => void;
-  onView: (view: View) => void;
-  onAddOwn: () => void;
-  onMix: () => void;
-  onCommand: (command: Command) => void;
-}) {
+export function LedgerBar() {
+  const { plan, ledger, address, command } = useSheet();
+  const { view, filter, put, sift } = address;
+  const rows = ledger?.rows ?? [];
   const field = useRef<HTMLInputElement>(null);
   useShortcuts(useMemo(() => ({ '/': () => field.current?.focus() }), []));
   // the address follows a moment later; what is typed must not wait for it
@@ -46,19 +28,19 @@ export function LedgerBar({
   }
   function find(text: string) {
     setTyped(text);
-    onFilter({ find: text });
+    sift({ find: text });
   }
   const base = rows.find((r) => r.id === filter.base);
   return (
     <div
       className={`flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1 ${view === 'paper' ? 'print:hidden' : ''}`}
     >
-      <Views view={view} onView={onView} />
+      <Views />
       <span
         className={`ml-auto flex flex-wrap items-baseline gap-x-4 print:hidden ${view === 'ledger' ? '' : 'hidden'}`}
       >
         {base && (
-          <button type="button" className="quiet" onClick={() => onFilter({ base: null })}>
+          <button type="button" className="quiet" onClick={() => sift({ base: null })}>
             against {base.name} ×
           </button>
         )}
@@ -76,11 +58,11 @@ export function LedgerBar({
           type="button"
           className={`quiet ${filter.hideFailing ? 'font-semibold underline' : ''}`}
           aria-pressed={filter.hideFailing}
-          onClick={() => onFilter({ hideFailing: !filter.hideFailing })}
+          onClick={() => sift({ hideFailing: !filter.hideFailing })}
         >
           hide what fails
         </button>
-        <button type="button" className="quiet" onClick={onMix}>
+        <button type="button" className="quiet" onClick={() => put({ mix: 'open' })}>
           try a mix
         </button>
         <button
@@ -91,38 +73,22 @@ export function LedgerBar({
         >
           CSV
         </button>
-        <button type="button" className="quiet" onClick={onAddOwn}>
+        <button type="button" className="quiet" onClick={() => put({ own: 'new' })}>
           add a figure of my own
         </button>
         <Choice<Preference>
           label="order of the rows"
           value={preferenceOf(plan)}
           options={PREFERENCES}
-          onChange={(preference) => onCommand({ do: 'prefer', preference })}
+          onChange={(preference) => command({ do: 'prefer', preference })}
         />
       </span>
     </div>
   );
 }
 
-/** What may stand in the place of the ledger. */
-export type View = 'ledger' | 'reach' | 'value' | 'line' | 'sweep' | 'paper';
-
-const VIEWS: readonly { view: View; text: string }[] = [
-  { view: 'ledger', text: 'Ledger' },
-  { view: 'reach', text: 'Reach' },
-  { view: 'value', text: 'Value' },
-  { view: 'line', text: 'Line' },
-  { view: 'sweep', text: 'Sweep' },
-  { view: 'paper', text: 'Paper' },
-];
-
-/** What an address asks for, or the ledger. */
-export function viewOf(asked: string | null): View {
-  return VIEWS.find((v) => v.view === asked)?.view ?? 'ledger';
-}
-
-function Views({ view, onView }: { view: View; onView: (view: View) => void }) {
+function Views() {
+  const { view, put } = useSheet().address;
   return (
     <div role="group" aria-label="view" className="flex gap-3">
       {VIEWS.map((v) => (
@@ -131,7 +97,7 @@ function Views({ view, onView }: { view: View; onView: (view: View) => void }) {
           type="button"
           aria-pressed={v.view === view}
           className={`min-h-6 border-b-2 ${v.view === view ? 'border-blue font-semibold' : 'border-transparent text-soft hover:text-ink'}`}
-          onClick={() => onView(v.view)}
+          onClick={() => put({ view: v.view === 'ledger' ? undefined : v.view })}
         >
           {v.text}
         </button>

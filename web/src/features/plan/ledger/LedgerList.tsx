@@ -2,38 +2,22 @@ import { usePreferences } from '../../../app/preferences';
 import { VerdictMark, verdictColour } from '../../../ui';
 import { figureOf, lengthText, moneyFigure, shownReading, unitOf } from '../../../units';
 import { rowSummary } from '../../../words';
-import type { Command } from '../document/commands';
-import { KitLine } from './KitRows';
-import type { RowContext } from './LedgerRow';
+import { useSheet } from '../sheetContext';
+import { KitLine } from './KitLine';
 import { bandName, bandsOf, candidateLengthM, powerOn, preferenceOf } from '../document/model';
-import { filtered } from './ledgerFilter';
+import { useShownRows } from './useShownRows';
 
 /** The ledger for a phone: a list, one cable a line, on the band in focus. */
-export function LedgerList({
-  plan,
-  ledger,
-  catalogue,
-  filter,
-  focus,
-  selected,
-  chosen,
-  stale,
-  onSelect,
-  onCommand,
-}: RowContext & { stale: boolean; onCommand: (command: Command) => void }) {
+export function LedgerList() {
+  const { plan, row: selected, chosen, focus, stale, selectRow } = useSheet();
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
-  const rows = filtered(ledger?.rows ?? [], filter, catalogue, [
-    ledger?.presentRowId,
-    chosen,
-    selected,
-  ]);
-  const firstPass = rows.find((r) => r.verdict === 'PASS' && r.suitability === 'SUITED')?.id;
+  const { rows, firstPass } = useShownRows();
   const shown = shownReading(reading, powerOn(plan, bands[focus]) !== null);
 
   return (
     <section data-testid="ledger" className={stale ? 'opacity-45' : ''}>
-      <KitLine plan={plan} catalogue={catalogue} onCommand={onCommand} />
+      <KitLine />
       <p className="px-4 py-2 text-fine text-soft">
         cable for the {lengthText(candidateLengthM(plan), lengths)}, on {bandName(bands[focus])}
       </p>
@@ -46,11 +30,11 @@ export function LedgerList({
                 type="button"
                 aria-label={row.name}
                 aria-describedby={`row-${row.id}`}
-                aria-pressed={row.id === selected}
+                aria-pressed={row.id === selected?.id}
                 className={`flex min-h-14 w-full items-center gap-3 border-b border-l-[3px] border-hairline px-3 py-1.5 text-left ${
-                  row.id === selected ? 'border-l-blue bg-raised' : 'border-l-transparent'
+                  row.id === selected?.id ? 'border-l-blue bg-raised' : 'border-l-transparent'
                 }`}
-                onClick={() => onSelect(row.id)}
+                onClick={() => selectRow(row.id)}
               >
                 <VerdictMark verdict={row.verdict} />
                 <span id={`row-${row.id}`} className="min-w-0 flex-1">

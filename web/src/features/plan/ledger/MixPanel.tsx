@@ -1,61 +1,20 @@
-import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import type { CableType, Connector, Row } from '../../../api';
-import { answered, api } from '../../../api';
+import type { Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { QuantityField, Select, VerdictMark, verdictColour } from '../../../ui';
 import { lengthFigure, lengthText, moneyFigure } from '../../../units';
 import { rowSummary } from '../../../words';
-import type { Command } from '../document/commands';
-import { laid, sectionsIn, withTail } from './mix';
-import type { Plan } from '../document/model';
-import {
-  bandName,
-  bandsOf,
-  candidateLengthM,
-  comparisonOf,
-  ownCablesOf,
-  preferenceOf,
-  runOf,
-} from '../document/model';
-
-const USUAL_TAIL_M = 3;
+import { laid } from './mix';
+import { bandName, bandsOf, candidateLengthM, ownCablesOf, preferenceOf } from '../document/model';
+import { useSheet } from '../sheetContext';
+import type { Mixes } from './useMixes';
+import { useMixes } from './useMixes';
 
 /** Two cables for one run: thick to the mast, and a flexible tail. */
-export function MixPanel({
-  plan,
-  catalogue,
-  connectors,
-  onCommand,
-  onClose,
-}: {
-  plan: Plan;
-  catalogue: CableType[];
-  connectors: Connector[];
-  onCommand: (command: Command) => void;
-  onClose: () => void;
-}) {
-  const { lengths, settings } = usePreferences();
-  const [tailM, setTailM] = useState(USUAL_TAIL_M);
-  const [connectorKey, setConnectorKey] = useState('n');
-  const [stopped, setStopped] = useState(false);
-  const isSplit = sectionsIn(runOf(plan)) > 1;
-  const run = useMemo(
-    () => (isSplit ? runOf(plan) : withTail(runOf(plan), tailM, connectorKey)),
-    [plan, isSplit, tailM, connectorKey],
-  );
-  const isTooLong = sectionsIn(run) < 2;
-  const comparison = useMemo(
-    () => ({ ...comparisonOf(plan, catalogue, settings.tolerances, []), run }),
-    [plan, catalogue, settings.tolerances, run],
-  );
-  const answer = useQuery({
-    queryKey: ['mixes', comparison],
-    queryFn: ({ signal }) => answered(api.POST('/api/mixes', { body: { comparison }, signal })),
-    enabled: !isTooLong && !stopped,
-    staleTime: 60_000,
-  });
-  const found = answer.data;
+export function MixPanel() {
+  const { plan, command, address } = useSheet();
+  const { lengths } = usePreferences();
+  const mixes = useMixes();
+  const { found, stopped } = mixes;
   return (
     <section
       aria-label="mixes"
@@ -63,68 +22,26 @@ export function MixPanel({
     >
       <p className="flex flex-wrap items-baseline gap-x-2">
         <span className="font-semibold">A mix:</span>
-        {isSplit ? (
+        {mixes.isSplit ? (
           <span>another cable in each section that is up for choice.</span>
         ) : (
-          <>
-            <span className="text-soft">a tail of</span>
-            <QuantityField
-              label="length of the tail"
-              kind="length"
-              unit={lengths}
-              unitLabel={lengths}
-              value={tailM}
-              least={0.1}
-              show={(v) => lengthFigure(v, lengths)}
-              say={(v) => lengthText(v, lengths)}
-              onCommit={(v) => {
-                setStopped(false);
-                setTailM(v);
-              }}
-            />
-            <span className="text-soft">at the antenna, joined by</span>
-            <Select
-              label="connector of the tail"
-              value={connectorKey}
-              options={connectors.map((c) => ({ value: c.key, text: c.name }))}
-              onChange={setConnectorKey}
-            />
-            <span className="text-soft">
-              The tail alone has to move and to bend again and again.
-            </span>
-          </>
+          <Tail mixes={mixes} />
         )}
-        <button type="button" className="quiet ml-auto" onClick={onClose}>
+        <button
+          type="button"
+          className="quiet ml-auto"
+          onClick={() => address.put({ mix: undefined })}
+        >
           close
         </button>
       </p>
-      {isTooLong && (
+      {mixes.isTooLong && (
         <p role="alert" className="text-fail">
           The tail must be shorter than the {lengthText(candidateLengthM(plan), lengths)} that are
           up for choice.
         </p>
       )}
-      {answer.isFetching && (
-        <p role="status">
-          Trying cables together …{' '}
-          <button type="button" className="quiet" onClick={() => setStopped(true)}>
-            stop
-          </button>
-        </p>
-      )}
-      {stopped && (
-        <p>
-          Stopped.{' '}
-          <button type="button" className="quiet" onClick={() => setStopped(false)}>
-            Go on
-          </button>
-        </p>
-      )}
-      {answer.error && (
-        <p role="alert" className="text-fail">
-          {answer.error.message}.
-        </p>
-      )}
+      <Progress mixes={mixes} />
       {found && !stopped && (
         <>
           <ol className="flex flex-col">
@@ -132,10 +49,9 @@ export function MixPanel({
               <Mix
                 key={row.id}
                 row={row}
-                plan={plan}
                 onLay={() => {
-                  onCommand({ do: 'layRun', run: laid(run, row, ownCablesOf(plan)) });
-                  onClose();
+                  command({ do: 'layRun', run: laid(mixes.run, row, ownCablesOf(plan)) });
+                  address.put({ row: undefined, mix: undefined });
                 }}
               />
             ))}
@@ -151,7 +67,68 @@ export function MixPanel({
   );
 }
 
-function Mix({ row, plan, onLay }: { row: Row; plan: Plan; onLay: () => void }) {
+/** How long the tail is, and what joins it. */
+function Tail({ mixes }: { mixes: Mixes }) {
+  const { connectors } = useSheet();
+  const { lengths } = usePreferences();
+  return (
+    <>
+      <span className="text-soft">a tail of</span>
+      <QuantityField
+        label="length of the tail"
+        kind="length"
+        unit={lengths}
+        unitLabel={lengths}
+        value={mixes.tailM}
+        least={0.1}
+        show={(v) => lengthFigure(v, lengths)}
+        say={(v) => lengthText(v, lengths)}
+        onCommit={mixes.setTailM}
+      />
+      <span className="text-soft">at the antenna, joined by</span>
+      <Select
+        label="connector of the tail"
+        value={mixes.connectorKey}
+        options={connectors.map((c) => ({ value: c.key, text: c.name }))}
+        onChange={mixes.setConnectorKey}
+      />
+      <span className="text-soft">The tail alone has to move and to bend again and again.</span>
+    </>
+  );
+}
+
+/** A search that takes a while says so and can be stopped; one that failed says why. */
+function Progress({ mixes }: { mixes: Mixes }) {
+  if (mixes.error) {
+    return (
+      <p role="alert" className="text-fail">
+        {mixes.error.message}.
+      </p>
+    );
+  }
+  if (mixes.stopped) {
+    return (
+      <p>
+        Stopped.{' '}
+        <button type="button" className="quiet" onClick={() => mixes.setStopped(false)}>
+          Go on
+        </button>
+      </p>
+    );
+  }
+  if (!mixes.isTrying) return null;
+  return (
+    <p role="status">
+      Trying cables together …{' '}
+      <button type="button" className="quiet" onClick={() => mixes.setStopped(true)}>
+        stop
+      </button>
+    </p>
+  );
+}
+
+function Mix({ row, onLay }: { row: Row; onLay: () => void }) {
+  const { plan } = useSheet();
   const { lengths } = usePreferences();
   const parts = row.assignment.map((a) => lengthText(a.lengthM, lengths)).join(' + ');
   return (

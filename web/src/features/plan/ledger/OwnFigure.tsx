@@ -1,35 +1,17 @@
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
 import { useKept } from '../../../ui';
-import { FEET_PER_METRE, parseQuantity, plain, RANGES } from '../../../units';
-import type { QuantityKind } from '../../../units';
-import type { OwnCable } from '../document/model';
-
-const MOST_POINTS = 3;
-const FEET_PER_100_M = 100 / 30.48;
-
-interface Draft {
-  name: string;
-  impedance: string;
-  velocityFactor: string;
-  price: string;
-  points: { frequency: string; attenuation: string }[];
-}
+import { ownCablesOf } from '../document/model';
+import { useSheet } from '../sheetContext';
+import type { OwnDraft } from './ownDraft';
+import { draftOf, readDraft } from './ownDraft';
 
 /** A cable of the operator's own, from one to three rows of its data sheet. */
-export function OwnFigure({
-  cable,
-  onPut,
-  onRemove,
-  onClose,
-}: {
-  cable: OwnCable | null;
-  onPut: (cable: OwnCable) => void;
-  onRemove: ((id: string) => void) | null;
-  onClose: () => void;
-}) {
+export function OwnFigure() {
+  const { plan, command, address } = useSheet();
+  const cable = ownCablesOf(plan).find((c) => c.id === address.own) ?? null;
   const { lengths, settings } = usePreferences();
-  const kept = useKept<Draft>(`own ${cable?.id ?? 'new'} ${lengths}`);
+  const kept = useKept<OwnDraft>(`own ${cable?.id ?? 'new'} ${lengths}`);
   const [draft, setDraft] = useState(() => kept.read() ?? draftOf(cable, lengths === 'ft'));
   const [tried, setTried] = useState(false);
   const read = readDraft(draft, lengths === 'ft', settings.currency);
@@ -39,20 +21,28 @@ export function OwnFigure({
 
   function close() {
     kept.forget();
-    onClose();
+    address.put({ own: undefined });
   }
 
-  function setPoint(index: number, change: Partial<Draft['points'][number]>) {
+  function setPoint(index: number, change: Partial<OwnDraft['points'][number]>) {
     setDraft({
       ...draft,
       points: draft.points.map((p, i) => (i === index ? { ...p, ...change } : p)),
     });
   }
 
+  function remove(id: string) {
+    kept.forget();
+    command({ do: 'removeOwnCable', id });
+    address.put({ row: undefined, own: undefined });
+  }
+
   function put() {
     setTried(true);
     if (!read.cable) return;
-    onPut({ id: cable?.id ?? `own-${crypto.randomUUID().slice(0, 8)}`, ...read.cable });
+    const id = cable?.id ?? `own-${crypto.randomUUID().slice(0, 8)}`;
+    command({ do: 'putOwnCable', cable: { id, ...read.cable } });
+    address.put({ row: id, own: undefined });
     kept.forget();
   }
 
@@ -77,33 +67,12 @@ export function OwnFigure({
           onChange={(e) => setDraft({ ...draft, name: e.target.value })}
         />
       </Labelled>
-      <fieldset className="flex flex-wrap gap-x-4 gap-y-2">
-        <legend className="text-small text-soft">one to three rows of its sheet: MHz, {per}</legend>
-        {draft.points.map((point, i) => (
-          <span key={i} className="flex flex-col">
-            <span className="flex gap-1">
-              <input
-                aria-label={`frequency of row ${i + 1}, MHz`}
-                className="boxed figures w-[9ch] text-right"
-                placeholder={['145', '433', '1296'][i]}
-                value={point.frequency}
-                onChange={(e) => setPoint(i, { frequency: e.target.value })}
-              />
-              <input
-                aria-label={`attenuation of row ${i + 1}, ${per}`}
-                className="boxed figures w-[7ch] text-right"
-                value={point.attenuation}
-                onChange={(e) => setPoint(i, { attenuation: e.target.value })}
-              />
-            </span>
-            {tried && read.troubles[`point${i}`] && (
-              <span role="alert" className="max-w-44 text-small text-fail">
-                {read.troubles[`point${i}`]}
-              </span>
-            )}
-          </span>
-        ))}
-      </fieldset>
+      <SheetRows
+        points={draft.points}
+        per={per}
+        troubleOf={(i) => (tried ? read.troubles[`point${i}`] : undefined)}
+        onChange={setPoint}
+      />
       <Labelled text="impedance, Ω" trouble={tried ? read.troubles.impedance : undefined}>
         <input
           className="boxed figures w-[6ch] text-right"
@@ -135,15 +104,8 @@ export function OwnFigure({
         <button type="button" className="quiet" onClick={close}>
           leave it
         </button>
-        {cable?.id && onRemove && (
-          <button
-            type="button"
-            className="quiet"
-            onClick={() => {
-              kept.forget();
-              onRemove(cable.id as string);
-            }}
-          >
+        {cable?.id !== undefined && (
+          <button type="button" className="quiet" onClick={() => remove(cable.id ?? '')}>
             remove
           </button>
         )}
@@ -174,66 +136,45 @@ function Labelled({
   );
 }
 
-function draftOf(cable: OwnCable | null, perFeet: boolean): Draft {
-  const points = (cable?.cable?.attenuation?.points ?? []).map((p) => ({
-    frequency: plain(p.frequencyMHz ?? 0),
-    attenuation: plain((p.attenuationDbPer100m ?? 0) / (perFeet ? FEET_PER_100_M : 1)),
-  }));
-  while (points.length < MOST_POINTS) points.push({ frequency: '', attenuation: '' });
-  return {
-    name: cable?.name ?? 'My cable',
-    impedance: plain(cable?.cable?.impedanceOhm ?? 50),
-    velocityFactor: plain(cable?.cable?.velocityFactor ?? 0.83),
-    price: cable?.price ? plain(cable.price.perM / (perFeet ? FEET_PER_METRE : 1)) : '',
-    points,
-  };
-}
-
-interface ReadDraft {
-  cable: Omit<OwnCable, 'id'> | null;
-  troubles: Record<string, string | undefined>;
-}
-
-/** What the form means, or what is wrong with it, field by field. */
-function readDraft(draft: Draft, perFeet: boolean, currency: string): ReadDraft {
-  const troubles: ReadDraft['troubles'] = {};
-  const number = (field: string, text: string, kind: QuantityKind, unit: string): number => {
-    const parsed = parseQuantity(text, kind, unit);
-    const { min, max } = RANGES[kind];
-    if (!parsed.ok) troubles[field] = parsed.message;
-    else if (parsed.value < min || parsed.value > max)
-      troubles[field] =
-        `${plain(parsed.value)} is out of range: from ${plain(min, 6)} to ${plain(max)}.`;
-    return parsed.ok ? parsed.value : NaN;
-  };
-  if (draft.name.trim() === '') troubles.name = 'It needs a name.';
-  const points = draft.points
-    .map((p, i) => ({ ...p, field: `point${i}` }))
-    .filter((p) => p.frequency.trim() !== '' || p.attenuation.trim() !== '')
-    .map((p) => ({
-      frequencyMHz: number(p.field, p.frequency, 'frequency', 'mhz'),
-      attenuationDbPer100m: number(
-        p.field,
-        p.attenuation,
-        'attenuation',
-        perFeet ? 'db/100ft' : 'db/100m',
-      ),
-    }));
-  if (points.length === 0) troubles.point0 = 'Type at least one row of its sheet.';
-  const impedanceOhm = number('impedance', draft.impedance, 'impedance', 'ohm');
-  const velocityFactor = number('velocityFactor', draft.velocityFactor, 'ratio', '');
-  const price = draft.price.trim() === '' ? null : number('price', draft.price, 'price', '');
-  const fine = Object.values(troubles).every((t) => t === undefined);
-  return {
-    troubles,
-    cable: fine
-      ? {
-          name: draft.name.trim(),
-          cable: { impedanceOhm, velocityFactor, attenuation: { points } },
-          ...(price !== null && {
-            price: { perM: perFeet ? price * FEET_PER_METRE : price, currency },
-          }),
-        }
-      : null,
-  };
+/** One to three rows of a data sheet. */
+function SheetRows({
+  points,
+  per,
+  troubleOf,
+  onChange,
+}: {
+  points: OwnDraft['points'];
+  per: string;
+  troubleOf: (row: number) => string | undefined;
+  onChange: (row: number, change: Partial<OwnDraft['points'][number]>) => void;
+}) {
+  return (
+    <fieldset className="flex flex-wrap gap-x-4 gap-y-2">
+      <legend className="text-small text-soft">one to three rows of its sheet: MHz, {per}</legend>
+      {points.map((point, i) => (
+        <span key={i} className="flex flex-col">
+          <span className="flex gap-1">
+            <input
+              aria-label={`frequency of row ${i + 1}, MHz`}
+              className="boxed figures w-[9ch] text-right"
+              placeholder={['145', '433', '1296'][i]}
+              value={point.frequency}
+              onChange={(e) => onChange(i, { frequency: e.target.value })}
+            />
+            <input
+              aria-label={`attenuation of row ${i + 1}, ${per}`}
+              className="boxed figures w-[7ch] text-right"
+              value={point.attenuation}
+              onChange={(e) => onChange(i, { attenuation: e.target.value })}
+            />
+          </span>
+          {troubleOf(i) && (
+            <span role="alert" className="max-w-44 text-small text-fail">
+              {troubleOf(i)}
+            </span>
+          )}
+        </span>
+      ))}
+    </fieldset>
+  );
 }

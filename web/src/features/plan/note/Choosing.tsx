@@ -1,41 +1,21 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import type { Decision, Ledger, Row } from '../../../api';
+import type { Row } from '../../../api';
 import { answered, api } from '../../../api';
-import { usePreferences } from '../../../app/preferences';
-import { tied } from '../../../units';
-import { dateText } from '../../../words';
-import { driftOf, figuresOfThatDay } from '../document/drift';
-import type { Plan } from '../document/model';
-
-interface Props {
-  plan: Plan;
-  planId: string;
-  ledger: Ledger | undefined;
-  decisions: Decision[];
-  stale: boolean;
-  /** Saves what is unsaved and tells the version that is stored then; null when it could not be saved. */
-  onSave: () => Promise<number | null>;
-  onChosen: (row: Row) => void;
-}
+import { ownCablesOf, runOf } from '../document/model';
+import { laid } from '../ledger/mix';
+import { useSheet } from '../sheetContext';
 
 /** The choice, with a reason in the operator's words. */
-export function Choosing({
-  planId,
-  row,
-  stale,
-  decisions,
-  onSave,
-  onChosen,
-}: Props & { row: Row }) {
+export function Choosing({ row }: { row: Row }) {
+  const { plan, planId, stale, chosen, command, selectRow, saveNow } = useSheet();
   const queries = useQueryClient();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
   const field = useRef<HTMLTextAreaElement>(null);
-  const standing = decisions.find((d) => d.withdrawnAt === null);
   const choose = useMutation({
     mutationFn: async () => {
-      const planVersion = await onSave();
+      const planVersion = await saveNow();
       if (planVersion === null) throw new Error('the plan could not be saved first');
       return answered(
         api.POST('/api/plans/{id}/decisions', {
@@ -45,7 +25,8 @@ export function Choosing({
       );
     },
     onSuccess: () => {
-      onChosen(row);
+      command({ do: 'layRun', run: laid(runOf(plan), row, ownCablesOf(plan)) });
+      selectRow(row.id);
       setOpen(false);
       setReason('');
       void queries.invalidateQueries({ queryKey: ['decisions', planId] });
@@ -67,7 +48,7 @@ export function Choosing({
           disabled={stale}
           onClick={() => setOpen(true)}
         >
-          {standing?.rowId === row.id ? 'Choose it again' : 'Choose this cable'}
+          {chosen === row.id ? 'Choose it again' : 'Choose this cable'}
         </button>
       </div>
     );
@@ -109,59 +90,5 @@ export function Choosing({
         </p>
       )}
     </form>
-  );
-}
-
-/** What was chosen, and whether it still rests on the figures of today. */
-export function Decisions({ planId, plan, ledger, decisions, stale }: Props) {
-  const queries = useQueryClient();
-  const { reading } = usePreferences();
-  const withdraw = useMutation({
-    mutationFn: (decision: string) =>
-      answered(
-        api.POST('/api/plans/{id}/decisions/{decision}/withdrawal', {
-          params: { path: { id: planId, decision } },
-        }),
-      ),
-    onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['decisions', planId] });
-      void queries.invalidateQueries({ queryKey: ['plans'] });
-    },
-  });
-  if (decisions.length === 0) return null;
-  return (
-    <section aria-label="choices" className="border-t border-hairline pt-3">
-      <h2 className="mb-1 text-fine text-soft">Choices</h2>
-      <ul className="flex flex-col gap-2">
-        {decisions.map((d) => (
-          <li key={d.id} className={d.withdrawnAt ? 'text-soft line-through' : ''}>
-            <span className="font-semibold">{d.cableName}</span>, {dateText(d.decidedAt)}
-            {d.reason && <span className="block break-words">“{d.reason}”</span>}
-            <span className="block text-fine text-soft">
-              {tied(figuresOfThatDay(d.figures, plan, reading))}
-            </span>
-            {!d.withdrawnAt && !stale && ledger && (
-              <span className="block text-marginal empty:hidden">
-                {driftOf(
-                  d.figures,
-                  ledger.rows.find((r) => r.id === d.rowId),
-                  plan,
-                  reading,
-                )}
-              </span>
-            )}
-            {!d.withdrawnAt && (
-              <button
-                type="button"
-                className="quiet block text-fine"
-                onClick={() => withdraw.mutate(d.id)}
-              >
-                withdraw this choice
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { CableType, Ledger, Row } from '../../../api';
+import type { Row } from '../../../api';
 import { answered, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import type { Settings } from '../../../app/preferences';
@@ -10,14 +10,9 @@ import {
   cheaperSentence,
   farthestSentence,
   insteadSentence,
-  loosened,
   matchingMovedSentence,
-  relaxationSentence,
   stepUpSentence,
 } from '../../../words';
-import { withNumber } from '../requirements/asked';
-import type { Command } from '../document/commands';
-import type { Plan, Requirement } from '../document/model';
 import {
   bandName,
   bandsOf,
@@ -25,21 +20,15 @@ import {
   isAnythingAsked,
   matchingOn,
   powerOn,
-  requirementsOf,
 } from '../document/model';
+import { useSheet } from '../sheetContext';
 
 /** It follows so long after the last change: nobody reads it while typing. */
 const SETTLED_MS = 300;
 
-interface Props {
-  plan: Plan;
-  row: Row;
-  catalogue: CableType[];
-  focus: number;
-}
-
 /** What would turn the answer: a cheaper cable, a shorter run, a step up, other places for the money. */
-export function WhatChanges({ plan, row, catalogue, focus }: Props) {
+export function WhatChanges({ row }: { row: Row }) {
+  const { plan, catalogue, focus } = useSheet();
   const { settings, lengths } = usePreferences();
   const wanted = useMemo(
     () => ({
@@ -126,54 +115,4 @@ function Worth({ settings }: { settings: Settings }) {
       </OpensInPlace>
     </p>
   );
-}
-
-/** Where nothing gets through: what to ask less of, each with a button that does it. */
-export function Relaxations({
-  plan,
-  ledger,
-  onCommand,
-}: {
-  plan: Plan;
-  ledger: Ledger;
-  onCommand: (command: Command) => void;
-}) {
-  const { settings } = usePreferences();
-  if (ledger.relaxations.length === 0) return null;
-  return (
-    <section aria-label="what to ask less of" className="border-l-[3px] border-blue pl-2">
-      <p>Nothing gets through.</p>
-      <ul className="flex flex-col gap-1">
-        {ledger.relaxations.map((way) => (
-          <li key={way.eased.map((e) => e.requirement).join()}>
-            {relaxationSentence(way, settings.currency)}{' '}
-            <button
-              type="button"
-              className="quiet"
-              onClick={() => onCommand(easing(plan, way.eased))}
-            >
-              Do that
-            </button>
-          </li>
-        ))}
-      </ul>
-    </section>
-  );
-}
-
-/** All of them at once, so that one undo takes them back together. */
-function easing(plan: Plan, eased: Ledger['relaxations'][number]['eased']): Command {
-  const to = new Map<number, Requirement>();
-  for (const e of eased) {
-    const asked = requirementsOf(plan)[e.requirement];
-    if (asked) {
-      to.set(
-        e.requirement,
-        e.to === null || e.asked === null
-          ? { ...asked, off: true }
-          : withNumber(asked, loosened(e.to, e.to < e.asked)),
-      );
-    }
-  }
-  return { do: 'easeAsked', to };
 }

@@ -1,16 +1,15 @@
 import type { StepsOf } from '../../../words';
-import type { Command } from '../document/commands';
+import { useSheet } from '../sheetContext';
 
 /** The steps of the sheet, ticked on screen; the ticks are kept with the plan. */
 export function Checklist({
   parts,
   done,
-  onCommand,
 }: {
   parts: readonly StepsOf[];
   done: ReadonlySet<string>;
-  onCommand: (command: Command) => void;
 }) {
+  const { command } = useSheet();
   const all = parts.flatMap((p) => p.steps);
   const ticked = all.filter((s) => done.has(s.id)).length;
   return (
@@ -36,9 +35,7 @@ export function Checklist({
                     type="checkbox"
                     className="translate-y-0.5"
                     checked={done.has(step.id)}
-                    onChange={(e) =>
-                      onCommand({ do: 'tick', step: step.id, done: e.target.checked })
-                    }
+                    onChange={(e) => command({ do: 'tick', step: step.id, done: e.target.checked })}
                   />
                   <span className={done.has(step.id) ? 'text-soft line-through' : ''}>
                     {step.text}

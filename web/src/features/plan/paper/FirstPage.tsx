@@ -1,5 +1,4 @@
 import type { RefObject } from 'react';
-import type { CableType, Connector, Decision } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import {
   fixed,
@@ -13,9 +12,9 @@ import {
 } from '../../../units';
 import { dateText, reasonText, words } from '../../../words';
 import { headline } from '../note/headline';
-import type { Plan } from '../document/model';
 import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../document/model';
 import { elementName } from '../run/elements';
+import { useSheet } from '../sheetContext';
 import { Page } from './Page';
 import { RunDrawing } from './RunDrawing';
 import type { RunSheet } from './usePaper';
@@ -24,24 +23,16 @@ import type { RunSheet } from './usePaper';
 const MOST_REASONS = 3;
 
 interface Props {
-  plan: Plan;
-  version: number;
-  catalogue: CableType[];
-  connectors: Connector[];
-  focus: number;
-  rowId: string | null;
-  decisions: readonly Decision[];
   sheet: RunSheet;
   format: 'a4' | 'letter';
   drawing: RefObject<HTMLDivElement | null>;
 }
 
 /** What it is, and what is needed for it. */
-export function FirstPage(props: Props) {
-  const { plan, version, catalogue, connectors, focus, sheet, format, drawing } = props;
+export function FirstPage({ sheet, format, drawing }: Props) {
+  const { plan, version, catalogue, connectors, focus, band } = useSheet();
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
-  const band = bands[focus];
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const assessment = sheet.bands[focus];
@@ -55,7 +46,7 @@ export function FirstPage(props: Props) {
           {dateText(new Date().toISOString())}
         </span>
       </header>
-      <Decided {...props} />
+      <Decided sheet={sheet} />
       <p>
         {headline(plan, sheet.row, focus, shown)} It {words.judged[sheet.row.verdict]}
         {sheet.row.reasons.length > 0 &&
@@ -119,7 +110,7 @@ export function FirstPage(props: Props) {
           })}
         </tbody>
       </table>
-      {run.length > 12 && <Elements {...props} />}
+      {run.length > 12 && <Elements sheet={sheet} />}
       <div className="flex gap-8">
         <section className="flex-1">
           <h2>To buy</h2>
@@ -178,7 +169,8 @@ function swr(value: number | null): string {
 }
 
 /** Which cable, since when and why; or that nothing is decided yet. */
-function Decided({ decisions, rowId, sheet }: Props) {
+function Decided({ sheet }: { sheet: RunSheet }) {
+  const { decisions, rowId } = useSheet();
   const standing = decisions.find((d) => d.withdrawnAt === null);
   if (standing && standing.rowId === rowId) {
     return (
@@ -197,7 +189,8 @@ function Decided({ decisions, rowId, sheet }: Props) {
 }
 
 /** Where the drawing only has numbers. */
-function Elements({ plan, catalogue, connectors, sheet, focus }: Props) {
+function Elements({ sheet }: { sheet: RunSheet }) {
+  const { plan, catalogue, connectors, focus } = useSheet();
   const { lengths } = usePreferences();
   const named = { catalogue, connectors, cableName: sheet.name, isPresent: false };
   return (

@@ -1,30 +1,27 @@
 import { usePreferences } from '../../../app/preferences';
-import type { Connector } from '../../../api';
 import { fixed, frequencyText, lengthText, powerText } from '../../../units';
 import { cautionsOf, limitsOf } from '../../../words';
 import type { Fitting, StepsOf } from '../../../words';
-import type { Plan } from '../document/model';
 import { bandName, bandsOf } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { Page } from './Page';
 import type { RunSheet } from './usePaper';
 
 /** How it is done, and what to expect: steps with their checks, limits, the test, cautions. */
 export function SecondPage({
-  plan,
   sheet,
   format,
   parts,
   done,
   fitting,
 }: {
-  plan: Plan;
-  connectors: Connector[];
   sheet: RunSheet;
   format: 'a4' | 'letter';
   parts: readonly StepsOf[];
   done: ReadonlySet<string>;
   fitting: Fitting;
 }) {
+  const { plan } = useSheet();
   const { lengths } = usePreferences();
   const bands = bandsOf(plan);
   const nearest = sheet.bands

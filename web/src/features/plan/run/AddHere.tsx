@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import type { CableType, Connector } from '../../../api';
 import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
-import type { Command } from '../document/commands';
+import { useSheet } from '../sheetContext';
 import { offersFor } from './readElement';
 
 interface Props {
@@ -13,9 +12,6 @@ interface Props {
   className: string;
   text: React.ReactNode;
   isStop: boolean;
-  catalogue: CableType[];
-  connectors: Connector[];
-  onCommand: (command: Command) => void;
 }
 
 /** A gap of the run, into which something is put by typing or picking. */
@@ -28,12 +24,13 @@ export function AddHere(props: Props) {
       width={260}
       button={{ tabIndex: props.isStop ? 0 : -1 }}
     >
-      {(close) => <Offers {...props} close={close} />}
+      {(close) => <Offers at={props.at} close={close} />}
     </OpensInPlace>
   );
 }
 
-function Offers({ at, catalogue, connectors, onCommand, close }: Props & { close: () => void }) {
+function Offers({ at, close }: { at: number; close: () => void }) {
+  const { catalogue, connectors, command } = useSheet();
   const { lengths } = usePreferences();
   const [typed, setTyped] = useState('');
   const [marked, setMarked] = useState(0);
@@ -43,7 +40,7 @@ function Offers({ at, catalogue, connectors, onCommand, close }: Props & { close
   function take(index: number) {
     const offer = offers[index];
     if (!offer) return;
-    onCommand({ do: 'addElement', at, element: offer.element() });
+    command({ do: 'addElement', at, element: offer.element() });
     close();
   }
 

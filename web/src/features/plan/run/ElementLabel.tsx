@@ -1,8 +1,9 @@
 import { fixed, powerText } from '../../../units';
 import type { Element } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { ElementPanel } from './ElementPanel';
-import type { ElementContext } from './ElementPanel';
-import { elementName } from './elements';
+import { elementName, heatOf } from './elements';
+import type { Named } from './elements';
 import { LengthField } from './LengthField';
 
 /** Wide enough for a name and a length side by side, px. */
@@ -16,18 +17,16 @@ export function ElementLabel({
   element,
   index,
   width,
-  lossDb,
-  heatW,
   isStop,
-  ...context
-}: ElementContext & {
+}: {
   element: Element;
   index: number;
   width: number;
-  lossDb: number | undefined;
-  heatW: number | null;
   isStop: boolean;
 }) {
+  const sheet = useSheet();
+  const lossDb = sheet.assessment?.elements[index]?.lossDb;
+  const heatW = heatOf(sheet.assessment, index);
   const isLine = element.kind === 'LINE';
   return (
     <>
@@ -36,10 +35,8 @@ export function ElementLabel({
         className={`flex max-w-full ${width >= ROOMY ? 'items-baseline gap-1.5' : 'flex-col items-center'}`}
       >
         <ElementPanel
-          {...context}
           element={element}
           index={index}
-          lossDb={lossDb}
           isStop={isStop}
           className={`text-fine ${isLine ? 'font-semibold' : ''}`}
         />
@@ -47,10 +44,8 @@ export function ElementLabel({
           <LengthField
             element={element}
             index={index}
-            label={lengthLabel(element, context)}
+            label={lengthLabel(element, sheet)}
             isStop={isStop}
-            onCommand={context.onCommand}
-            onTrouble={context.onTrouble}
           />
         )}
       </span>
@@ -65,10 +60,10 @@ export function ElementLabel({
 }
 
 /** The section that is up for choice is the length of the matter; any other is told by its name. */
-export function lengthLabel(element: Element, context: ElementContext): string {
+export function lengthLabel(element: Element, named: Named): string {
   return element.kind === 'LINE' && element.candidate
     ? 'length'
-    : `length of ${elementName(element, context)}`;
+    : `length of ${elementName(element, named)}`;
 }
 
 function Bracket() {

@@ -1,8 +1,8 @@
 import { usePreferences } from '../../../app/preferences';
 import { QuantityField } from '../../../ui';
 import { lengthFigure, lengthText } from '../../../units';
-import type { Command } from '../document/commands';
 import type { Line } from '../document/model';
+import { useSheet } from '../sheetContext';
 
 /** The length of one section, typed, or stepped by the arrow keys. */
 export function LengthField({
@@ -10,17 +10,14 @@ export function LengthField({
   index,
   label,
   isStop,
-  onCommand,
-  onTrouble,
 }: {
   element: Line;
   index: number;
   label: string;
   /** Whether Tab stops here. */
   isStop?: boolean;
-  onCommand: (command: Command) => void;
-  onTrouble: (field: string, message: string | null) => void;
 }) {
+  const { command, trouble } = useSheet();
   const { lengths } = usePreferences();
   return (
     <QuantityField
@@ -36,8 +33,8 @@ export function LengthField({
       show={(v) => lengthFigure(v, lengths)}
       say={(v) => lengthText(v, lengths)}
       className="font-semibold"
-      onCommit={(lengthM) => onCommand({ do: 'setLength', element: index, lengthM })}
-      onTrouble={(message) => onTrouble(`length ${index}`, message)}
+      onCommit={(lengthM) => command({ do: 'setLength', element: index, lengthM })}
+      onTrouble={(message) => trouble(`length ${index}`, message)}
     />
   );
 }

@@ -2,23 +2,14 @@ import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { fixed, levelText, lengthText, powerText } from '../../../units';
 import type { Level, Reading } from '../../../units';
-import type { Element } from '../document/model';
+import { runOf } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { elementName, heatOf, KIND_WORDS } from './elements';
-import type { Named } from './elements';
 
 /** What the ribbon shows, as a table. */
-export function RunTable({
-  run,
-  assessment,
-  levels,
-  shown,
-  ...named
-}: Named & {
-  run: Element[];
-  assessment: BandAssessment | undefined;
-  levels: Level[];
-  shown: Reading;
-}) {
+export function RunTable({ levels, shown }: { levels: Level[]; shown: Reading }) {
+  const sheet = useSheet();
+  const { assessment } = sheet;
   const { lengths } = usePreferences();
   const level = (i: number) => (levels[i] ? levelText(levels[i], shown) : '–');
   return (
@@ -49,12 +40,12 @@ export function RunTable({
         </tr>
       </thead>
       <tbody>
-        {run.map((element, i) => {
+        {runOf(sheet.plan).map((element, i) => {
           const figures = assessment?.elements[i];
           return (
             <tr key={element.id ?? i} className="border-b border-hairline">
               <th scope="row" className="text-left font-semibold">
-                {elementName(element, named)}
+                {elementName(element, sheet)}
               </th>
               <td>{KIND_WORDS[element.kind]}</td>
               <td className="figures text-right">

@@ -1,18 +1,16 @@
 import { useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
-import { figureOf, fixed, shownReading, unitOf } from '../../../units';
+import { figureOf, shownReading, unitOf } from '../../../units';
 import type { Level } from '../../../units';
 import type { Element } from '../document/model';
 import { powerOn, runOf } from '../document/model';
-import { lengthLabel } from './ElementLabel';
-import { ElementPanel } from './ElementPanel';
-import { LengthField } from './LengthField';
+import { useSheet } from '../sheetContext';
+import { UprightLabel } from './UprightLabel';
 import { useWalk } from './useWalk';
 import { AddHere } from './AddHere';
 import { gapLabel, PlusMark } from './gaps';
 import { PointReading } from './PointReading';
 import { RadioName, RadioPower } from './RadioBox';
-import type { RibbonProps } from './ribbonProps';
 import { fallAlong, levelsOf, thicknesses } from './ribbonLayout';
 import type { Place } from './ribbonLayout';
 
@@ -21,11 +19,11 @@ const LINE_HEIGHT = 112;
 const JOINT_HEIGHT = 64;
 
 /** The run for a phone in the field: upright, the antenna on top, lengths by stepper. */
-export function UprightRibbon(props: RibbonProps) {
-  const { plan, band, assessment, stale } = props;
+export function UprightRibbon() {
+  const { plan, band, assessment, profile, stale, command } = useSheet();
   const { reading } = usePreferences();
   const run = runOf(plan);
-  const walk = useWalk(run.length, props.onCommand);
+  const walk = useWalk(run.length, command);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const levels = assessment ? levelsOf(assessment, radioW) : [];
@@ -45,7 +43,7 @@ export function UprightRibbon(props: RibbonProps) {
           />
         </svg>
       </div>
-      <GapButton {...props} at={run.length} />
+      <GapButton at={run.length} />
       <ol aria-label="elements from antenna to radio" onKeyDown={walk.onKeyDown}>
         {run
           .map((element, i) => ({ element, i }))
@@ -66,28 +64,25 @@ export function UprightRibbon(props: RibbonProps) {
                 stale={stale}
               />
               <div className="flex min-w-0 flex-1 flex-col justify-center">
-                <Label
-                  {...props}
+                <UprightLabel
                   element={element}
                   index={i}
-                  count={run.length}
-                  flatJointLossDb={plan.document.assessment?.flatJointLossDb}
                   isStop={i === walk.current}
                   reading={`${levels[i + 1] ? figureOf(levels[i + 1] as Level, shown) : '–'} ${unitOf(shown)}`}
                 />
               </div>
-              <GapButton {...props} at={i} />
+              <GapButton at={i} />
             </li>
           ))}
       </ol>
       {tapped && radioW !== null && (
         <p className="figures py-1 text-fine" role="status">
-          <PointReading place={tapped} profile={props.profile} radioW={radioW} shown={shown} />
+          <PointReading place={tapped} profile={profile} radioW={radioW} shown={shown} />
         </p>
       )}
       <div className="mt-1 inline-flex min-h-11 items-center gap-3 border border-ink px-3">
-        <RadioName {...props} className="min-h-11" />
-        <RadioPower {...props} className="" />
+        <RadioName className="min-h-11" />
+        <RadioPower className="" />
       </div>
     </section>
   );
@@ -103,12 +98,12 @@ function metresTo(run: Element[], index: number, way: number): number {
     );
 }
 
-function GapButton({ at, ...props }: RibbonProps & { at: number }) {
+function GapButton({ at }: { at: number }) {
+  const sheet = useSheet();
   return (
     <AddHere
-      {...props}
       at={at}
-      label={gapLabel(props, at)}
+      label={gapLabel(sheet, at)}
       text={<PlusMark />}
       isStop
       className="flex h-11 w-11 shrink-0 items-center justify-center self-end text-soft"
@@ -160,102 +155,5 @@ function Piece({
         />
       )}
     </svg>
-  );
-}
-
-interface Labelled {
-  element: Element;
-  index: number;
-  count: number;
-  flatJointLossDb: number | undefined;
-  isStop: boolean;
-  reading: string;
-}
-
-function Label({
-  element,
-  index,
-  reading,
-  assessment,
-  isStop,
-  onCommand,
-  ...rest
-}: RibbonProps & Labelled) {
-  const context = { ...rest, onCommand };
-  const { lengths } = usePreferences();
-  const loss = assessment?.elements[index]?.lossDb;
-  const figures = (
-    <span className="figures text-fine text-soft">
-      {reading}
-      {loss !== undefined && `, ${fixed(-loss, 2)} dB`}
-    </span>
-  );
-  const name = (
-    <ElementPanel
-      {...context}
-      element={element}
-      index={index}
-      lossDb={loss}
-      isStop={isStop}
-      className={element.kind === 'LINE' ? 'min-h-11 font-semibold' : 'min-h-11'}
-    />
-  );
-  if (element.kind !== 'LINE') {
-    return (
-      <span className="flex flex-wrap items-center gap-x-3">
-        {name}
-        {figures}
-      </span>
-    );
-  }
-  const step = lengths === 'm' ? 1 : 0.3048;
-  const lengthM = element.lengthM ?? 0;
-  const setLength = (metres: number) =>
-    onCommand({ do: 'setLength', element: index, lengthM: Number(metres.toFixed(4)) });
-  return (
-    <>
-      {name}
-      <span className="flex items-center gap-1">
-        <Step
-          label="shorter"
-          text="−"
-          disabled={lengthM <= step}
-          onClick={() => setLength(lengthM - step)}
-        />
-        <LengthField
-          element={element}
-          index={index}
-          label={lengthLabel(element, context)}
-          onCommand={onCommand}
-          onTrouble={context.onTrouble}
-        />
-        <Step label="longer" text="+" disabled={false} onClick={() => setLength(lengthM + step)} />
-      </span>
-      {figures}
-    </>
-  );
-}
-
-function Step({
-  label,
-  text,
-  disabled,
-  onClick,
-}: {
-  label: string;
-  text: string;
-  disabled: boolean;
-  onClick: () => void;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      disabled={disabled}
-      className="h-11 w-11 border border-control text-heading disabled:text-faint"
-      onClick={onClick}
-    >
-      {text}
-    </button>
   );
 }

@@ -1,13 +1,13 @@
 import { runOf } from '../document/model';
 import { elementName } from './elements';
-import type { RibbonProps } from './ribbonProps';
+import type { Sheet } from '../sheetContext';
 
 /** What a gap of the run lies between. */
-export function gapLabel(props: RibbonProps, at: number): string {
-  const run = runOf(props.plan);
+export function gapLabel(sheet: Sheet, at: number): string {
+  const run = runOf(sheet.plan);
   const before = run[at - 1];
   const after = run[at];
-  const name = (e: typeof before, end: string) => (e ? elementName(e, props) : end);
+  const name = (e: typeof before, end: string) => (e ? elementName(e, sheet) : end);
   return `add between ${name(before, 'the radio')} and ${name(after, 'the antenna')}`;
 }
 

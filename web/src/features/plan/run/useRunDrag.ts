@@ -71,3 +71,5 @@ export function useRunDrag(run: Element[], slots: Slot[], onCommand: (command: C
     stretch,
   };
 }
+
+export type RunDrag = ReturnType<typeof useRunDrag>;

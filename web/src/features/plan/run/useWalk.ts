@@ -52,3 +52,5 @@ function placeAfter(key: string, here: number, count: number): number | null {
       return null;
   }
 }
+
+export type Walk = ReturnType<typeof useWalk>;

@@ -4,10 +4,9 @@ import { Plot, SaveDrawing } from '../../../ui';
 import type { PlotCurve, PlotLimit } from '../../../ui';
 import { FEET_PER_METRE, plain, significant } from '../../../units';
 import { tightestSentence } from '../../../words';
-import type { Plan } from '../document/model';
-import { bandName, bandsOf, powerOn, runOf } from '../document/model';
+import { bandName, runOf } from '../document/model';
 import { elementName } from '../run/elements';
-import type { Named } from '../run/elements';
+import { useSheet } from '../sheetContext';
 import { tightestPlace } from './tightest';
 import type { Profile } from '../run/useProfile';
 import { boundsOf } from '../run/useProfile';
@@ -15,16 +14,12 @@ import { boundsOf } from '../run/useProfile';
 type Figure = 'voltageRms' | 'currentRms' | 'heatWPerM';
 
 /** Voltage, current and heat along the run, with what its parts bear, and the tightest place by name. */
-export function LineView({
-  plan,
-  focus,
-  profile,
-  ...named
-}: Named & { plan: Plan; focus: number; profile: Profile | undefined }) {
+export function LineView() {
+  const sheet = useSheet();
+  const { plan, band, hasWatts, profile } = sheet;
   const { lengths } = usePreferences();
   const drawn = useRef<HTMLDivElement>(null);
-  const band = bandsOf(plan)[focus];
-  if (powerOn(plan, band) === null) {
+  if (!hasWatts) {
     return (
       <p className="px-4 py-6 text-soft">
         A receiver sends nothing: there is no voltage and no heat along its run.
@@ -41,7 +36,7 @@ export function LineView({
   const run = runOf(plan);
   const name = (element: number) => {
     const there = run[element];
-    return there ? elementName(there, named) : '';
+    return there ? elementName(there, sheet) : '';
   };
   const scale = lengths === 'm' ? 1 : FEET_PER_METRE;
   const tightest = tightestPlace(profile);

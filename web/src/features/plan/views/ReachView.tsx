@@ -1,11 +1,10 @@
 import { scaleLinear } from '@visx/scale';
 import { useMemo, useRef } from 'react';
-import type { CableType, Row } from '../../../api';
+import type { Row } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { followPointer, useWidth, VerdictMark, SaveDrawing } from '../../../ui';
 import { lengthText } from '../../../units';
-import type { Command } from '../document/commands';
 import type { Plan } from '../document/model';
 import {
   bandName,
@@ -15,6 +14,7 @@ import {
   isAnythingAsked,
   runOf,
 } from '../document/model';
+import { useSheet } from '../sheetContext';
 import { leastReach } from './reach';
 
 const NAME = 150;
@@ -25,17 +25,8 @@ const ROW = 26;
 const TIMES_AS_LONG = 2.5;
 
 /** How far each candidate would go and still meet what is asked, on a ruler with the true length. */
-export function ReachView({
-  plan,
-  focus,
-  catalogue,
-  onCommand,
-}: {
-  plan: Plan;
-  focus: number;
-  catalogue: CableType[];
-  onCommand: (command: Command) => void;
-}) {
+export function ReachView() {
+  const { plan, band, catalogue, command } = useSheet();
   const { lengths, settings } = usePreferences();
   const drawn = useRef<HTMLDivElement>(null);
   const [box, width] = useWidth<HTMLDivElement>();
@@ -44,7 +35,6 @@ export function ReachView({
     [plan, catalogue, settings.tolerances],
   );
   const answer = useLedger(request);
-  const bands = bandsOf(plan);
   const lengthM = candidateLengthM(plan);
   const sections = runOf(plan).flatMap((e, i) => (e.kind === 'LINE' && e.candidate ? [i] : []));
   const right = Math.max(60, width - NAME - SAID);
@@ -72,7 +62,7 @@ export function ReachView({
       e,
       (byPx) => {
         const metres = Math.max(0.1, x.invert(x(lengthM) + byPx));
-        onCommand({ do: 'setLength', element: only, lengthM: Number(metres.toFixed(1)), stroke });
+        command({ do: 'setLength', element: only, lengthM: Number(metres.toFixed(1)), stroke });
       },
       () => undefined,
     );
@@ -92,7 +82,7 @@ export function ReachView({
       </p>
       <p className="pb-2">
         How far each would go before what is asked fails (ratings are judged at the length as it
-        is): the thick bar in all, the thin one on {bandName(bands[focus])} alone.
+        is): the thick bar in all, the thin one on {bandName(band)} alone.
       </p>
       {!answer.data && <p role="status">Measuring how far each would go …</p>}
       {answer.error && (
@@ -110,7 +100,6 @@ export function ReachView({
             <ReachRow
               key={row.id}
               row={row}
-              focus={focus}
               at={x}
               right={right}
               said={saidOf(row, plan, lengths)}
@@ -137,19 +126,17 @@ export function ReachView({
 
 function ReachRow({
   row,
-  focus,
   at,
   right,
   said,
 }: {
   row: Row;
-  focus: number;
   at: (metres: number) => number;
   right: number;
   said: string;
 }) {
   const least = leastReach(row);
-  const here = row.reach[focus];
+  const here = row.reach[useSheet().focus];
   return (
     <li className="flex items-center border-b border-hairline" style={{ height: ROW }}>
       <span className="flex shrink-0 items-center gap-2 truncate" style={{ width: NAME }}>

@@ -1,0 +1,64 @@
+import { Link } from 'react-router';
+import type { CableType, Row } from '../../../api';
+import { useTestBehind } from '../../../api';
+import { Term } from '../../../ui';
+import { fixed } from '../../../units';
+import { provenanceText, words } from '../../../words';
+
+/** What is known of a type, in the opened row of a ledger. */
+export function CableFacts({ type, row }: { type: CableType; row: Row }) {
+  const test = useTestBehind(type.key);
+  return (
+    <>
+      <p>
+        {type.family}; <Term of="impedance">{type.impedanceOhm} Ω</Term>,{' '}
+        <Term of="velocity-factor">velocity factor</Term> {type.velocityFactor}
+        {type.outerDiameterMm !== null && `, ${type.outerDiameterMm} mm across`}
+        {row.mass ? `, ${fixed(row.mass.totalKg, 1)} kg` : ''}
+        {type.jacket !== null && (
+          <>
+            ; {type.jacket} <Term of="jacket">jacket</Term>
+          </>
+        )}
+        {type.centreConductor !== null && (
+          <>
+            , {type.centreConductor} <Term of="centre-conductor">centre</Term>
+          </>
+        )}
+        {type.bendRadiusOnceMm !== null && (
+          <>
+            , <Term of="bend">bends</Term> to {type.bendRadiusOnceMm} mm once
+          </>
+        )}
+        {type.bendRadiusRepeatedMm !== null &&
+          ` and ${type.bendRadiusRepeatedMm} mm again and again`}
+        .
+      </p>
+      {type.note && <p>{type.note}.</p>}
+      <p>
+        <Link className="quiet" to={`/cables?type=${type.key}`}>
+          all about it
+        </Link>
+        ,{' '}
+        <Link className="quiet" to="/cables/anatomy">
+          what these words mean
+        </Link>
+      </p>
+      <p>
+        {type.provenance === 'TYPICAL'
+          ? words.typicalFigures
+          : `Its figures are ${provenanceText(type)}.`}{' '}
+        {test && (
+          <>
+            <Link className="quiet underline" to={`/bench/${test.id}`}>
+              The test
+            </Link>
+            .{' '}
+          </>
+        )}
+        The law fitted to its {type.points.length} points misses none by more than{' '}
+        {fixed(100 * type.fit.worstRelativeResidual, 1)} %.
+      </p>
+    </>
+  );
+}

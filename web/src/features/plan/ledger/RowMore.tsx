@@ -1,0 +1,71 @@
+import type { Row } from '../../../api';
+import { verdictColour } from '../../../ui';
+import { reasonText } from '../../../words';
+import { bandName, bandsOf, ownCablesOf } from '../document/model';
+import { useSheet } from '../sheetContext';
+import { CableFacts } from './CableFacts';
+
+/** What a row opens to: all its reasons, how it is kept in sight, and what is known of its cable. */
+export function RowMore({ row }: { row: Row }) {
+  const { plan, catalogue, address } = useSheet();
+  const bands = bandsOf(plan);
+  const type = catalogue.find((t) => t.key === row.id);
+  return (
+    <div className="grid gap-x-8 gap-y-1 px-10 py-2 text-fine min-[900px]:grid-cols-2">
+      <div>
+        {row.reasons.length === 0 ? (
+          <p>Meets what was asked on every band.</p>
+        ) : (
+          <ul>
+            {row.reasons.map((reason, i) => (
+              <li key={i} className={verdictColour(reason.verdict)}>
+                {reasonText(reason, reason.band === null ? '' : bandName(bands[reason.band]))}
+              </li>
+            ))}
+          </ul>
+        )}
+        <KeptInSight row={row} />
+        {ownCablesOf(plan).some((c) => c.id === row.id) && (
+          <button type="button" className="quiet" onClick={() => address.put({ own: row.id })}>
+            change or remove this figure of my own
+          </button>
+        )}
+      </div>
+      <div className="text-soft">
+        {type ? <CableFacts type={type} row={row} /> : <p>A figure of your own.</p>}
+      </div>
+    </div>
+  );
+}
+
+function KeptInSight({ row }: { row: Row }) {
+  const { filter, sift } = useSheet().address;
+  const isPinned = filter.pinned.includes(row.id);
+  const isBase = row.id === filter.base;
+  return (
+    <span className="flex flex-wrap gap-x-4">
+      <button
+        type="button"
+        className="quiet"
+        aria-pressed={isPinned}
+        onClick={() =>
+          sift({
+            pinned: isPinned
+              ? filter.pinned.filter((id) => id !== row.id)
+              : [...filter.pinned, row.id],
+          })
+        }
+      >
+        {isPinned ? 'let it go' : 'keep it in sight'}
+      </button>
+      <button
+        type="button"
+        className="quiet"
+        aria-pressed={isBase}
+        onClick={() => sift({ base: isBase ? null : row.id })}
+      >
+        {isBase ? 'read figures as they are' : 'read the others against it'}
+      </button>
+    </span>
+  );
+}

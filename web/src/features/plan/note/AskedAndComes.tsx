@@ -1,0 +1,42 @@
+import type { Row } from '../../../api';
+import { usePreferences } from '../../../app/preferences';
+import { levelText, shownReading, tied } from '../../../units';
+import { askedSentence, reasonClause } from '../../../words';
+import type { Plan } from '../document/model';
+import { bandName, bandsOf, powerOn, requirementsOf } from '../document/model';
+import { isOfBands, phraseOf } from '../requirements/asked';
+import { useSheet } from '../sheetContext';
+
+/** What was asked, and what stands against it on the band that has least to spare. */
+export function AskedAndComes({ row }: { row: Row }) {
+  const { plan } = useSheet();
+  const { reading } = usePreferences();
+  const on = requirementsOf(plan).filter((r) => !r.off);
+  if (on.length === 0) {
+    return <p className="text-soft">Nothing is asked yet, so every cable will do.</p>;
+  }
+  const bands = bandsOf(plan);
+  const first = row.reasons[0];
+  const concerned = first?.requirement == null ? on[0] : requirementsOf(plan)[first.requirement];
+  if (!first || !concerned) {
+    const all = on.length === 1 ? 'what you asked' : `all ${on.length} things you asked`;
+    return <p>{tied(`It meets ${all}: ${tightest(plan, row, reading)}.`)}</p>;
+  }
+  const of = bands.find((b) => b.id !== undefined && b.id === concerned.bandId);
+  const where = of ? ` on ${bandName(of)}` : isOfBands(concerned.kind) ? ' on every band' : '';
+  const comes = reasonClause(first, first.band === null ? '' : bandName(bands[first.band]));
+  return <p>{tied(askedSentence(phraseOf(concerned), where, comes))}</p>;
+}
+
+function tightest(plan: Plan, row: Row, reading: Parameters<typeof levelText>[1]): string {
+  const bands = bandsOf(plan);
+  const index = row.cells.reduce(
+    (worst, cell, i) =>
+      (cell.totalLossDb ?? Infinity) > (row.cells[worst]?.totalLossDb ?? Infinity) ? i : worst,
+    0,
+  );
+  const cell = row.cells[index];
+  const level = { lossDb: cell?.totalLossDb ?? 0, watts: cell?.powerAtAntennaW ?? null };
+  const shown = shownReading(reading, powerOn(plan, bands[index]) !== null);
+  return `${levelText(level, shown)} on ${bandName(bands[index])}, where it is tightest`;
+}

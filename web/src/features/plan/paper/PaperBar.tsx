@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import type { RefObject } from 'react';
+import { usePreferences } from '../../../app/preferences';
+import { QuantityField, SaveDrawing, Toggle } from '../../../ui';
+import { lengthFigure, lengthText } from '../../../units';
+import { useSheet } from '../sheetContext';
+import { savePdf } from './pdf';
+import type { Allowances } from './usePaper';
+
+const ALLOWANCES = [
+  ['eachEndM', 'each end'],
+  ['dripLoopM', 'drip loop'],
+  ['serviceLoopM', 'service loop'],
+] as const;
+
+type Format = 'a4' | 'letter';
+
+/** Prints the sheet, saves it as PDF or drawing, and says how much longer its pieces are cut. */
+export function PaperBar({
+  format,
+  onFormat,
+  allowances,
+  onAllowances,
+  pages,
+  drawing,
+}: {
+  format: Format;
+  onFormat: (format: Format) => void;
+  allowances: Allowances;
+  onAllowances: (allowances: Allowances) => void;
+  pages: RefObject<HTMLDivElement | null>;
+  drawing: RefObject<HTMLDivElement | null>;
+}) {
+  const { plan, planId } = useSheet();
+  const { lengths } = usePreferences();
+  const [saving, setSaving] = useState<'no' | 'saving' | 'failed'>('no');
+
+  async function pdf() {
+    setSaving('saving');
+    try {
+      const drawn = [...(pages.current?.querySelectorAll<HTMLElement>('[data-page]') ?? [])];
+      await savePdf(drawn, format, `${plan.name}.pdf`);
+      setSaving('no');
+    } catch {
+      setSaving('failed');
+    }
+  }
+
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1.5 print:hidden">
+      <button type="button" className="action" onClick={() => window.print()}>
+        Print
+      </button>
+      <button
+        type="button"
+        className="quiet"
+        disabled={saving === 'saving'}
+        onClick={() => void pdf()}
+      >
+        {saving === 'saving' ? 'writing the PDF …' : 'PDF file'}
+      </button>
+      <a className="quiet" href={`/api/transfers/plans/${planId}`} download>
+        plan as a file
+      </a>
+      <span className="inline-flex items-baseline gap-2">
+        <span className="text-soft">drawing:</span>
+        <SaveDrawing name={plan.name} drawn={drawing} />
+      </span>
+      <Toggle
+        label="paper"
+        value={format}
+        options={[
+          ['a4', 'A4'],
+          ['letter', 'Letter'],
+        ]}
+        onChange={onFormat}
+      />
+      <span className="flex flex-wrap items-baseline gap-x-3">
+        <span className="text-soft">cut longer by</span>
+        {ALLOWANCES.map(([name, text]) => (
+          <span key={name} className="inline-flex items-baseline gap-1">
+            <QuantityField
+              label={`allowance for ${text}`}
+              keptAs={`paper ${name}`}
+              kind="length"
+              unit={lengths}
+              unitLabel={lengths}
+              value={allowances[name]}
+              show={(v) => lengthFigure(v, lengths)}
+              say={(v) => lengthText(v, lengths)}
+              onCommit={(m) => onAllowances({ ...allowances, [name]: m })}
+            />
+            <span className="text-soft">{text}</span>
+          </span>
+        ))}
+      </span>
+      {saving === 'failed' && (
+        <span role="alert" className="text-fail">
+          The PDF could not be written; print, and choose a file there.
+        </span>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,221 @@
+import { Link } from 'react-router';
+import { Fact, QuantityField, Select, TextField } from '../../../ui';
+import { plain } from '../../../units';
+import type { Element, Joint, Line } from '../document/model';
+import { useSheet } from '../sheetContext';
+import { shortConnector } from './elements';
+
+interface Props {
+  element: Element;
+  index: number;
+}
+
+/** What can be said of an element, by its kind. */
+export function ElementFacts({ element, index, name }: Props & { name: string }) {
+  const { connectors, command, trouble } = useSheet();
+  const change = (to: Element) => command({ do: 'changeElement', element: index, to });
+  switch (element.kind) {
+    case 'LINE':
+      return <LineFacts line={element} index={index} name={name} change={change} />;
+    case 'JOINT':
+      return (
+        <>
+          <Fact label="connector">
+            <Select
+              label="connector"
+              value={element.connectorKey ?? ''}
+              options={connectors
+                .filter((c) => !c.retired || c.key === element.connectorKey)
+                .map((c) => ({ value: c.key, text: shortConnector(c.name) }))}
+              onChange={(connectorKey) =>
+                change({ id: element.id, kind: 'JOINT', connectorKey, lossDb: element.lossDb })
+              }
+            />
+          </Fact>
+          <JointLoss joint={element} index={index} change={change} />
+        </>
+      );
+    case 'DEVICE':
+      return (
+        <>
+          <Name element={element} index={index} />
+          <Loss element={element} index={index} />
+        </>
+      );
+    case 'TRANSFORMER':
+      return (
+        <>
+          <Fact label="antenna side to radio side">
+            <QuantityField
+              label="impedance ratio"
+              keptAs={`ratio ${element.id ?? index}`}
+              kind="impedanceRatio"
+              unit=""
+              unitLabel=": 1"
+              value={element.impedanceRatio}
+              show={(v) => plain(v)}
+              say={(v) => `${plain(v)}:1`}
+              onCommit={(impedanceRatio) => change({ ...element, impedanceRatio })}
+              onTrouble={(message) => trouble(`ratio ${index}`, message)}
+            />
+          </Fact>
+          <Loss element={element} index={index} />
+        </>
+      );
+  }
+}
+
+function LineFacts({
+  line,
+  change,
+  name,
+  index,
+}: {
+  line: Line;
+  index: number;
+  change: (to: Element) => void;
+  name: string;
+}) {
+  const { catalogue, command } = useSheet();
+  return (
+    <>
+      {line.pieceId && (
+        <p>
+          A piece of yours:{' '}
+          <Link className="quiet" to={`/locker/${line.pieceId}`}>
+            {line.name ?? 'in the locker'}
+          </Link>
+          . It stands here with what was measured of it.
+        </p>
+      )}
+      {!line.candidate && (
+        <Fact label="type">
+          <Select
+            label="type"
+            value={line.cableKey ?? ''}
+            options={catalogue.map((t) => ({ value: t.key, text: t.name }))}
+            onChange={(cableKey) =>
+              change({ id: line.id, kind: 'LINE', lengthM: line.lengthM, cableKey })
+            }
+          />
+        </Fact>
+      )}
+      <label className="flex items-baseline gap-2">
+        <input
+          type="checkbox"
+          checked={line.candidate === true}
+          onChange={(e) => command({ do: 'offerLine', element: index, offered: e.target.checked })}
+        />
+        <span>
+          the ledger chooses this cable
+          {line.candidate && <span className="block text-small text-soft">shown: {name}</span>}
+        </span>
+      </label>
+    </>
+  );
+}
+
+type School = 'typical' | 'flat' | 'own';
+
+const SCHOOLS: readonly { value: School; text: string }[] = [
+  { value: 'typical', text: 'what is typical of it' },
+  { value: 'flat', text: 'the same at every joint' },
+  { value: 'own', text: 'a figure of my own' },
+];
+
+const USUAL_FLAT_LOSS_DB = 0.2;
+
+/** Three schools of what a joint loses; the flat one is a matter of the whole plan. */
+function JointLoss({
+  joint,
+  index,
+  change,
+}: {
+  joint: Joint;
+  index: number;
+  change: (to: Element) => void;
+}) {
+  const { plan, assessment, command, trouble } = useSheet();
+  const flatJointLossDb = plan.document.assessment?.flatJointLossDb;
+  const lossDb = assessment?.elements[index]?.lossDb;
+  const isOwn = joint.lossDb !== undefined;
+  const school: School = isOwn ? 'own' : flatJointLossDb === undefined ? 'typical' : 'flat';
+
+  function follow(chosen: School) {
+    if (chosen === 'own') {
+      change({ ...joint, lossDb: Number((lossDb ?? USUAL_FLAT_LOSS_DB).toFixed(3)) });
+      return;
+    }
+    if (isOwn) change({ ...joint, lossDb: undefined });
+    command({
+      do: 'chargeJoints',
+      flatLossDb: chosen === 'flat' ? (flatJointLossDb ?? USUAL_FLAT_LOSS_DB) : null,
+    });
+  }
+
+  return (
+    <>
+      <Fact label="it loses">
+        <Select
+          label="loss of the joint"
+          value={school}
+          options={joint.connectorKey ? SCHOOLS : SCHOOLS.slice(2)}
+          onChange={follow}
+        />
+      </Fact>
+      {isOwn && <Loss element={joint} index={index} />}
+      {school === 'flat' && (
+        <Fact label="every joint of this plan">
+          <QuantityField
+            label="flat loss of a joint"
+            kind="elementLoss"
+            unit="db"
+            unitLabel="dB"
+            value={flatJointLossDb}
+            show={(v) => plain(v)}
+            say={(v) => `${plain(v)} dB`}
+            onCommit={(flatLossDb) => command({ do: 'chargeJoints', flatLossDb })}
+            onTrouble={(message) => trouble('flat joint loss', message)}
+          />
+        </Fact>
+      )}
+    </>
+  );
+}
+
+function Name({ element, index }: Props) {
+  const { command } = useSheet();
+  return (
+    <Fact label="name">
+      <TextField
+        label="name of the device"
+        value={element.name ?? ''}
+        onCommit={(name) =>
+          command({ do: 'changeElement', element: index, to: { ...element, name } })
+        }
+      />
+    </Fact>
+  );
+}
+
+function Loss({ element, index }: { element: Exclude<Element, Line>; index: number }) {
+  const { command, trouble } = useSheet();
+  return (
+    <Fact label="loses">
+      <QuantityField
+        label="own loss"
+        keptAs={`loss ${element.id ?? index}`}
+        kind="elementLoss"
+        unit="db"
+        unitLabel="dB"
+        value={element.lossDb ?? 0}
+        show={(v) => plain(v)}
+        say={(v) => `${plain(v)} dB`}
+        onCommit={(lossDb) =>
+          command({ do: 'changeElement', element: index, to: { ...element, lossDb } })
+        }
+        onTrouble={(message) => trouble(`loss ${index}`, message)}
+      />
+    </Fact>
+  );
+}

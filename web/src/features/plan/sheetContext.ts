@@ -1,0 +1,65 @@
+import { createContext, useContext } from 'react';
+import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from '../../api';
+import type { Command } from './document/commands';
+import type { Band, Plan } from './document/model';
+import type { Profile } from './run/useProfile';
+import type { SheetAddress } from './useSheetAddress';
+
+/** What every part of a plan's sheet may need of it: the plan, what was computed of it, and how it is changed. */
+export interface Sheet {
+  planId: string;
+  plan: Plan;
+  /** The version that is stored. */
+  version: number;
+  catalogue: CableType[];
+  connectors: Connector[];
+  decisions: Decision[];
+  /** Id of the row that was chosen and stands. */
+  chosen: string | undefined;
+
+  /** Index of the band in focus, and the band. */
+  focus: number;
+  band: Band | undefined;
+  /** Whether the band in focus is sent on; a receiver has no watts. */
+  hasWatts: boolean;
+
+  ledger: Ledger | undefined;
+  /** The row that is drawn and spoken of. */
+  row: Row | undefined;
+  rowId: string | null;
+  cableName: string;
+  /** Whether it is what lies in the run now. */
+  isPresent: boolean;
+  /** It on the band in focus, with every element. */
+  assessment: BandAssessment | undefined;
+  /** Its loss there, at both ends of what cables may be off. */
+  atTolerance: { leastDb: number; mostDb: number } | undefined;
+  /** What happens along the run with it. */
+  profile: Profile | undefined;
+  /** The row pointed at, while it is another one. */
+  pointedAt: BandAssessment | undefined;
+  /** Whether the figures are not those of the plan as it is, and why there are no newer ones. */
+  stale: boolean;
+  problem: string | null;
+
+  address: SheetAddress;
+  command: (command: Command) => void;
+  /** Tells what is wrong with a field, or that it is right again. */
+  trouble: (field: string, message: string | null) => void;
+  focusBand: (index: number) => void;
+  selectRow: (rowId: string) => void;
+  pointRow: (rowId: string | null) => void;
+  /** Saves what is unsaved and tells the version that is stored then; null when it could not be saved. */
+  saveNow: () => Promise<number | null>;
+}
+
+const SheetContext = createContext<Sheet | null>(null);
+
+export const SheetProvider = SheetContext.Provider;
+
+/** The sheet that a component is part of. */
+export function useSheet(): Sheet {
+  const sheet = useContext(SheetContext);
+  if (sheet === null) throw new Error('this stands on no plan sheet');
+  return sheet;
+}
