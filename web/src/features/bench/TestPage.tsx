@@ -1,11 +1,11 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import type { BenchFile, BenchNotes, BenchTest } from '../../api';
+import type { BenchTest } from '../../api';
 import { answered, api, Refused, useBenchAnalysis, useBenchTest, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
-import { KeptFor, useKept, useSettled } from '../../ui';
+import { KeptFor, useSettled } from '../../ui';
 import { fixed, frequencyText, today } from '../../units';
 import { capital, METHOD_WORDS } from '../../words';
 import { Figures } from './Figures';
@@ -20,15 +20,11 @@ import { SetUp } from './SetUp';
 import { Subject } from './Subject';
 import { Sweeps } from './Sweeps';
 import { TitleBlock } from './TitleBlock';
+import type { TestDraft } from './useTestDraft';
+import { useTestDraft } from './useTestDraft';
 
 /** Typing settles so long before it is worked out. */
 const SETTLED_MS = 150;
-
-/** What is being noted, and kept by the browser until it is stored. */
-interface Draft {
-  notes: BenchNotes;
-  files: BenchFile[];
-}
 
 /** One test: new, or stored and perhaps being corrected. */
 export function TestPage() {
@@ -49,7 +45,7 @@ export function TestPage() {
     );
   }
   const method = METHODS.find((m) => m === params.get('method')) ?? 'WATTMETER';
-  const draft: Draft = stored.data
+  const draft: TestDraft = stored.data
     ? { notes: correctionOf(stored.data), files: stored.data.files }
     : {
         notes: {
@@ -69,21 +65,12 @@ export function TestPage() {
   );
 }
 
-function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }) {
+function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | null }) {
   const navigate = useNavigate();
   const queries = useQueryClient();
   const types = useCableTypes().data ?? [];
-  const draftStore = useKept<Draft>('notes');
-  const [start] = useState(begun);
-  const [draft, setDraft] = useState<Draft>(() => draftStore.read() ?? start);
+  const { draft, setDraft, setNotes, isChanged, addFile, forget, startAgain } = useTestDraft(begun);
   const { notes } = draft;
-  const isChanged = JSON.stringify(notes) !== JSON.stringify(start.notes);
-  const setNotes = (next: BenchNotes) => setDraft((d) => ({ ...d, notes: next }));
-  useEffect(() => {
-    if (isChanged) draftStore.keep(draft);
-    else draftStore.forget();
-  }, [draftStore, draft, isChanged]);
-
   const analysis = useBenchAnalysis(
     useSettled(
       useMemo(() => notes, [notes]),
@@ -112,7 +99,7 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
       );
     },
     onSuccess: (test) => {
-      draftStore.forget();
+      forget();
       queries.setQueryData(['bench', 'test', test.summary.id], test);
       void queries.invalidateQueries({ queryKey: ['bench', 'log'] });
       void queries.invalidateQueries({ queryKey: ['locker'] });
@@ -121,13 +108,8 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
   });
   const isOvertaken = store.error instanceof Refused && store.error.problem.status === 409;
 
-  function addFile(file: BenchFile) {
-    setDraft((d) => ({ ...d, files: [...d.files.filter((f) => f.id !== file.id), file] }));
-  }
-
-  function startAgain() {
-    draftStore.forget();
-    setDraft(start);
+  function leave() {
+    startAgain();
     store.reset();
     if (isOvertaken && stored) {
       void queries.invalidateQueries({ queryKey: ['bench', 'test', stored.summary.id] });
@@ -204,28 +186,16 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
             </p>
           )}
           {(!stored || isChanged) && (
-            <span className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-              <button
-                type="button"
-                className="action"
-                disabled={
-                  store.isPending ||
-                  ((worked?.figures.length ?? 0) === 0 && !notes.terminatedFileId)
-                }
-                onClick={() => store.mutate()}
-              >
-                {stored ? 'Keep the correction' : 'Keep this test'}
-              </button>
-              {isChanged && (
-                <button type="button" className="quiet" onClick={startAgain}>
-                  {isOvertaken
-                    ? 'take what is there now'
-                    : stored
-                      ? 'leave it as it was'
-                      : 'start again'}
-                </button>
-              )}
-            </span>
+            <StoreButtons
+              isStored={stored !== null}
+              isChanged={isChanged}
+              isOvertaken={isOvertaken}
+              disabled={
+                store.isPending || ((worked?.figures.length ?? 0) === 0 && !notes.terminatedFileId)
+              }
+              onStore={() => store.mutate()}
+              onStartAgain={leave}
+            />
           )}
         </Outcome>
       </main>
@@ -237,5 +207,36 @@ function TestSheet({ begun, stored }: { begun: Draft; stored: BenchTest | null }
         onChange={setNotes}
       />
     </Shell>
+  );
+}
+
+/** Keeps a test or a correction, or lets go of what was typed. */
+function StoreButtons({
+  isStored,
+  isChanged,
+  isOvertaken,
+  disabled,
+  onStore,
+  onStartAgain,
+}: {
+  isStored: boolean;
+  isChanged: boolean;
+  /** Whether somebody else has corrected it meanwhile. */
+  isOvertaken: boolean;
+  disabled: boolean;
+  onStore: () => void;
+  onStartAgain: () => void;
+}) {
+  return (
+    <span className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+      <button type="button" className="action" disabled={disabled} onClick={onStore}>
+        {isStored ? 'Keep the correction' : 'Keep this test'}
+      </button>
+      {isChanged && (
+        <button type="button" className="quiet" onClick={onStartAgain}>
+          {isOvertaken ? 'take what is there now' : isStored ? 'leave it as it was' : 'start again'}
+        </button>
+      )}
+    </span>
   );
 }

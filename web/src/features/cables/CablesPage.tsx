@@ -1,21 +1,21 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
 import type { CableType } from '../../api';
-import { answered, api, useCableTypes } from '../../api';
+import { useCableTypes } from '../../api';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { KeptFor, QuantityField, useNarrow } from '../../ui';
 import { frequencyText, plain } from '../../units';
+import { AboutType } from './AboutType';
+import { CablesFoot } from './CablesFoot';
 import { ConnectorsPanel } from './ConnectorsPanel';
 import { CurvePane } from './CurvePane';
 import { ImportPanel } from './ImportPanel';
 import { isFound, sorted } from './table';
 import type { Column } from './table';
 import { TypeEditor } from './editor/TypeEditor';
-import { TypeFacts } from './TypeFacts';
 import { TypeTable } from './TypeTable';
+import { useLosses } from './useLosses';
 
 /** No more curves than can be told apart by their dash. */
 const MOST_OVERLAID = 6;
@@ -58,7 +58,6 @@ export function CablesPage() {
   const over = (params.get('over') ?? '').split(' ').filter((k) => all.some((t) => t.key === k));
   const drawn = selected ? [selected.key, ...over.filter((k) => k !== selected.key)] : over;
   const edit = params.get('edit');
-  const edited = all.find((t) => t.key === edit?.replace(/^copy /, '')) ?? null;
   const retired = all.filter((t) => t.retired).length;
 
   function overlay(key: string) {
@@ -133,27 +132,7 @@ export function CablesPage() {
               </button>
             </p>
           )}
-          <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-fine text-soft">
-            <button type="button" className="quiet" onClick={() => put({ edit: 'connectors' })}>
-              connectors and devices
-            </button>
-            <button type="button" className="quiet" onClick={() => put({ edit: 'import' })}>
-              cables from a file
-            </button>
-            <Link className="quiet" to="/cables/anatomy">
-              what a cable is made of
-            </Link>
-            <span>
-              save {over.length > 0 ? 'those laid over' : 'all'} as{' '}
-              <a className="quiet underline" href={exportOf('csv', over.length > 0 ? drawn : [])}>
-                CSV
-              </a>{' '}
-              or{' '}
-              <a className="quiet underline" href={exportOf('json', over.length > 0 ? drawn : [])}>
-                JSON
-              </a>
-            </span>
-          </p>
+          <CablesFoot saved={over.length > 0 ? drawn : []} onEdit={(what) => put({ edit: what })} />
           {retired > 0 && (
             <p className="border-t border-hairline px-4 py-1 text-fine text-soft">
               {retired} retired {retired === 1 ? 'type' : 'types'}{' '}
@@ -173,28 +152,15 @@ export function CablesPage() {
           className="min-h-0 min-w-0 flex-1 overflow-y-auto px-4 py-3"
           tabIndex={0}
         >
-          {edit === 'connectors' ? (
-            <ConnectorsPanel onClose={() => put({ edit: null })} />
-          ) : edit === 'import' ? (
-            <ImportPanel onClose={() => put({ edit: null })} />
-          ) : edit !== null ? (
-            <KeptFor value="cables">
-              <TypeEditor
-                key={edit}
-                types={all}
-                type={edited}
-                isCopy={edit.startsWith('copy ')}
-                onDone={(key) => put({ edit: null, type: key })}
-                onClose={() => put({ edit: null })}
-              />
-            </KeptFor>
-          ) : (
+          {edit === null ? (
             selected && (
               <>
                 <CurvePane types={all.filter((t) => drawn.includes(t.key))} order={drawn} />
-                <About type={selected} onEdit={(what) => put({ edit: what })} />
+                <AboutType type={selected} onEdit={(what) => put({ edit: what })} />
               </>
             )
+          ) : (
+            <Editing edit={edit} types={all} put={put} />
           )}
         </section>
       </main>
@@ -202,85 +168,29 @@ export function CablesPage() {
   );
 }
 
-function exportOf(form: 'csv' | 'json', keys: readonly string[]): string {
-  const named = new URLSearchParams(keys.map((key) => ['keys', key]));
-  return `/api/catalogue/export.${form}${keys.length > 0 ? `?${named}` : ''}`;
-}
-
-/** Loss per 100 m of every type at one frequency, from the core. */
-function useLosses(types: readonly CableType[], atMHz: number): Map<string, number> {
-  const keys = types.map((t) => t.key);
-  const answer = useQuery({
-    queryKey: ['curves', 'losses', keys, atMHz],
-    queryFn: ({ signal }) =>
-      answered(
-        api.POST('/api/cable-types/curves', {
-          body: { keys: keys.slice(0, 64), frequenciesMHz: [atMHz] },
-          signal,
-        }),
-      ),
-    enabled: keys.length > 0,
-    placeholderData: keepPreviousData,
-  });
-  return new Map(
-    (answer.data?.curves ?? []).map((c) => [c.key, c.points[0]?.attenuationDbPer100m ?? 0]),
-  );
-}
-
-function About({ type, onEdit }: { type: CableType; onEdit: (what: string) => void }) {
-  const queries = useQueryClient();
-  const path = { params: { path: { key: type.key } } };
-  const change = useMutation({
-    mutationFn: (what: 'favour' | 'unfavour' | 'retire' | 'offer') =>
-      answered(
-        what === 'favour'
-          ? api.PUT('/api/cable-types/{key}/favourite', path)
-          : what === 'unfavour'
-            ? api.DELETE('/api/cable-types/{key}/favourite', path)
-            : what === 'retire'
-              ? api.POST('/api/cable-types/{key}/retirement', path)
-              : api.DELETE('/api/cable-types/{key}/retirement', path),
-      ),
-    onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['cable-types'] });
-      void queries.invalidateQueries({ queryKey: ['comparison'] });
-    },
-  });
+/** What is open in the place of the curves: connectors, a file, or the editor of a type. */
+function Editing({
+  edit,
+  types,
+  put,
+}: {
+  edit: string;
+  types: CableType[];
+  put: (changes: Record<string, string | null>) => void;
+}) {
+  const close = () => put({ edit: null });
+  if (edit === 'connectors') return <ConnectorsPanel onClose={close} />;
+  if (edit === 'import') return <ImportPanel onClose={close} />;
   return (
-    <div className="border-t border-hairline pt-3">
-      <div className="mb-2 flex flex-wrap items-baseline gap-x-4">
-        <h2 className="text-heading font-bold">{type.name}</h2>
-        <button
-          type="button"
-          className="quiet"
-          onClick={() => change.mutate(type.favourite ? 'unfavour' : 'favour')}
-        >
-          {type.favourite ? 'no favourite any more' : 'make it a favourite'}
-        </button>
-        <button type="button" className="quiet" onClick={() => onEdit(`copy ${type.key}`)}>
-          copy it
-        </button>
-        {!type.builtIn && (
-          <>
-            <button type="button" className="quiet" onClick={() => onEdit(type.key)}>
-              change it
-            </button>
-            <button
-              type="button"
-              className="quiet"
-              onClick={() => change.mutate(type.retired ? 'offer' : 'retire')}
-            >
-              {type.retired ? 'offer it again' : 'retire it'}
-            </button>
-          </>
-        )}
-      </div>
-      {change.isError && (
-        <p role="alert" className="text-fail">
-          Not done: {change.error.message}.
-        </p>
-      )}
-      <TypeFacts type={type} />
-    </div>
+    <KeptFor value="cables">
+      <TypeEditor
+        key={edit}
+        types={types}
+        type={types.find((t) => t.key === edit.replace(/^copy /, '')) ?? null}
+        isCopy={edit.startsWith('copy ')}
+        onDone={(key) => put({ edit: null, type: key })}
+        onClose={close}
+      />
+    </KeptFor>
   );
 }

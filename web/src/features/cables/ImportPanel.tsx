@@ -79,56 +79,12 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
         </p>
       )}
       {rows.length > 0 && (
-        <div className="max-h-[420px] overflow-y-auto" role="region" aria-label="rows" tabIndex={0}>
-          <table className="w-full text-fine">
-            <thead className="text-left text-small text-soft">
-              <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:font-normal">
-                <th scope="col">line</th>
-                <th scope="col">cable or connector</th>
-                <th scope="col">it is</th>
-                <th scope="col">what</th>
-                <th scope="col">
-                  <span className="sr-only">taken</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((r) => {
-                const isOut = leftOut.has(r.line);
-                const isTakable = r.what === 'NEW' || r.what === 'CHANGED';
-                return (
-                  <tr
-                    key={r.line}
-                    data-what={r.what}
-                    className={`align-baseline [&>td]:border-b [&>td]:border-hairline [&>td]:py-1 [&>td]:pr-3 ${isOut ? 'text-soft line-through' : ''}`}
-                  >
-                    <td className="figures">{r.line}</td>
-                    <td className="font-semibold">
-                      {r.name ?? r.key ?? '–'}
-                      {r.part === 'CONNECTOR' && (
-                        <span className="font-normal text-soft"> connector</span>
-                      )}
-                    </td>
-                    <td className={r.what === 'REFUSED' ? 'text-fail' : ''}>{WHAT[r.what]}</td>
-                    <td>{r.why ?? r.changed.join(', ')}</td>
-                    <td>
-                      {isTakable && importId === null && (
-                        <button
-                          type="button"
-                          className="quiet"
-                          aria-label={`${isOut ? 'take' : 'leave out'} ${r.name ?? `line ${r.line}`}`}
-                          onClick={() => setLeftOut(toggled(leftOut, r.line))}
-                        >
-                          {isOut ? 'take it' : 'leave out'}
-                        </button>
-                      )}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <ImportRows
+          rows={rows}
+          leftOut={leftOut}
+          isOpen={importId === null}
+          onToggle={(line) => setLeftOut(toggled(leftOut, line))}
+        />
       )}
       {importId !== null && (
         <p role="status" className="border-l-[3px] border-blue bg-raised px-3 py-2">
@@ -167,6 +123,73 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
         </button>
       </span>
     </section>
+  );
+}
+
+/** What each row would bring; those that would change something can be left out. */
+function ImportRows({
+  rows,
+  leftOut,
+  isOpen,
+  onToggle,
+}: {
+  rows: Row[];
+  leftOut: ReadonlySet<number>;
+  /** Whether nothing is stored yet. */
+  isOpen: boolean;
+  onToggle: (line: number) => void;
+}) {
+  return (
+    <div className="max-h-[420px] overflow-y-auto" role="region" aria-label="rows" tabIndex={0}>
+      <table className="w-full text-fine">
+        <thead className="text-left text-small text-soft">
+          <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:font-normal">
+            <th scope="col">line</th>
+            <th scope="col">cable or connector</th>
+            <th scope="col">it is</th>
+            <th scope="col">what</th>
+            <th scope="col">
+              <span className="sr-only">taken</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => {
+            const isOut = leftOut.has(r.line);
+            const isTakable = r.what === 'NEW' || r.what === 'CHANGED';
+            return (
+              <tr
+                key={r.line}
+                data-what={r.what}
+                className={`align-baseline [&>td]:border-b [&>td]:border-hairline [&>td]:py-1 [&>td]:pr-3 ${isOut ? 'text-soft line-through' : ''}`}
+              >
+                <td className="figures">{r.line}</td>
+                <td className="font-semibold">
+                  {r.name ?? r.key ?? '–'}
+                  {r.part === 'CONNECTOR' && (
+                    <span className="font-normal text-soft"> connector</span>
+                  )}
+                </td>
+                <td className={r.what === 'REFUSED' ? 'text-fail' : ''}>{WHAT[r.what]}</td>
+                <td>{r.why ?? r.changed.join(', ')}</td>
+                <td>
+                  {isTakable && isOpen && (
+                    <button
+                      type="button"
+                      className="quiet"
+                      aria-label={`${isOut ? 'take' : 'leave out'} ${r.name ?? `line ${r.line}`}`}
+                      onClick={() => onToggle(r.line)}
+                    >
+                      {isOut ? 'take it' : 'leave out'}
+                    </button>
+                  )}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

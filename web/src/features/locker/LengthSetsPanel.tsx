@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-
+import type { Schemas } from '../../api';
 import { answered, api, useCableTypes, useConnectors, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, TextField, Toggle } from '../../ui';
@@ -36,9 +36,7 @@ const MOST_SITES = 30;
 
 /** Which few lengths would serve all of my sites: one row for each number of pieces, with what each site would take. */
 export function LengthSetsPanel() {
-  const { lengths } = usePreferences();
   const types = (useCableTypes().data ?? []).filter((t) => !t.retired && !t.balanced);
-  const connectors = useConnectors().data ?? [];
   const plans = usePlans().data ?? [];
   const [asked, setAsked] = useKeptState<SitesAsked>('sites', USUAL);
   const { sites, cableKey, connectorKey, frequencyMHz, lightest } = asked;
@@ -75,44 +73,14 @@ export function LengthSetsPanel() {
       <h2 className="text-answer font-bold">Which lengths would serve my sites?</h2>
       <ul aria-label="sites" className="flex flex-col gap-1">
         {sites.map((s, i) => (
-          <li key={i} className="flex flex-wrap items-baseline gap-x-2">
-            <TextField
-              label={`site ${i + 1}`}
-              value={s.name}
-              onCommit={(name) => change(i, { name })}
-              className="w-[18ch]"
-            />
-            <QuantityField
-              label={`length at site ${i + 1}`}
-              keptAs={`length of site ${i}`}
-              kind="length"
-              unit={lengths}
-              unitLabel={lengths}
-              least={0.1}
-              value={s.lengthM}
-              show={(v) => lengthFigure(v, lengths)}
-              say={(v) => lengthText(v, lengths)}
-              onCommit={(lengthM) => change(i, { lengthM })}
-            />
-            <Select
-              label={`visits to site ${i + 1}`}
-              value={String(s.visits)}
-              options={[1, 2, 3, 5, 10, 20].map((n) => ({
-                value: String(n),
-                text: n === 1 ? 'once' : `${n} times`,
-              }))}
-              onChange={(n) => change(i, { visits: Number(n) })}
-            />
-            <button
-              type="button"
-              className="quiet text-fine"
-              aria-label={`take out site ${i + 1}`}
-              disabled={sites.length === 1}
-              onClick={() => setSites(sites.filter((_, at) => at !== i))}
-            >
-              out
-            </button>
-          </li>
+          <SiteRow
+            key={i}
+            index={i}
+            site={s}
+            isOnly={sites.length === 1}
+            onChange={(part) => change(i, part)}
+            onRemove={() => setSites(sites.filter((_, at) => at !== i))}
+          />
         ))}
       </ul>
       <span className="flex flex-wrap gap-x-4">
@@ -136,42 +104,7 @@ export function LengthSetsPanel() {
           </button>
         )}
       </span>
-      <span className="flex flex-wrap items-baseline gap-x-2">
-        <span className="text-soft">of</span>
-        <Select
-          label="cable of the set"
-          value={cableKey}
-          options={types.map((t) => ({ value: t.key, text: t.name }))}
-          onChange={(key) => setAsked({ ...asked, cableKey: key })}
-        />
-        <span className="text-soft">with</span>
-        <Select
-          label="connector of the set"
-          value={connectorKey}
-          options={connectors.map((c) => ({ value: c.key, text: c.name }))}
-          onChange={(key) => setAsked({ ...asked, connectorKey: key })}
-        />
-        <span className="text-soft">plugs, up to</span>
-        <QuantityField
-          label="highest frequency"
-          kind="frequency"
-          unit="mhz"
-          unitLabel="MHz"
-          value={frequencyMHz}
-          show={(v) => plain(v)}
-          say={frequencyText}
-          onCommit={(f) => setAsked({ ...asked, frequencyMHz: f })}
-        />
-        <Toggle
-          label="what is wanted most"
-          value={lightest}
-          options={[
-            ['loss', 'least loss'],
-            ['mass', 'least to carry'],
-          ]}
-          onChange={(most) => setAsked({ ...asked, lightest: most })}
-        />
-      </span>
+      <MadeOf asked={asked} onChange={setAsked} />
       {answer.isError && (
         <p role="alert" className="text-fail">
           {capital(answer.error.message)}.
@@ -179,44 +112,7 @@ export function LengthSetsPanel() {
       )}
       {answer.data && (
         <>
-          <table className={`w-full ${answer.isPlaceholderData ? 'opacity-45' : ''}`}>
-            <thead>
-              <tr className="border-b border-hairline text-left text-small text-soft [&>th]:font-normal">
-                <th scope="col">lengths</th>
-                <th scope="col" className="text-right">
-                  mean loss, dB
-                </th>
-                <th scope="col" className="text-right">
-                  worst, dB
-                </th>
-                <th scope="col" className="text-right">
-                  to carry, kg
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {answer.data.sets.map((s) => (
-                <tr key={s.lengthsM.length} className="border-b border-hairline align-top">
-                  <th scope="row" className="py-1 text-left font-semibold">
-                    {s.lengthsM.map((l) => lengthText(l, lengths)).join(' + ')}
-                    <span className="block text-small font-normal text-soft">
-                      {s.uses
-                        .map(
-                          (u, i) =>
-                            `${sites[i]?.name ?? ''}: ${u.lengthsM.map((l) => lengthFigure(l, lengths)).join(' + ')}`,
-                        )
-                        .join('; ')}
-                    </span>
-                  </th>
-                  <td className="figures py-1 text-right">{fixed(s.meanLossDb, 2)}</td>
-                  <td className="figures py-1 text-right">{fixed(s.worstLossDb, 2)}</td>
-                  <td className="figures py-1 text-right">
-                    {s.massKg === null ? '–' : fixed(s.massKg, 1)}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <Sets sets={answer.data.sets} sites={sites} isOld={answer.isPlaceholderData} />
           <p className="text-small text-soft">
             Two pieces are joined by a barrel, two mated pairs; its loss is counted.{' '}
             {answer.data.proven
@@ -226,5 +122,159 @@ export function LengthSetsPanel() {
         </>
       )}
     </section>
+  );
+}
+
+function SiteRow({
+  index: i,
+  site: s,
+  isOnly,
+  onChange,
+  onRemove,
+}: {
+  index: number;
+  site: Site;
+  isOnly: boolean;
+  onChange: (part: Partial<Site>) => void;
+  onRemove: () => void;
+}) {
+  const { lengths } = usePreferences();
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-2">
+      <TextField
+        label={`site ${i + 1}`}
+        value={s.name}
+        onCommit={(name) => onChange({ name })}
+        className="w-[18ch]"
+      />
+      <QuantityField
+        label={`length at site ${i + 1}`}
+        keptAs={`length of site ${i}`}
+        kind="length"
+        unit={lengths}
+        unitLabel={lengths}
+        least={0.1}
+        value={s.lengthM}
+        show={(v) => lengthFigure(v, lengths)}
+        say={(v) => lengthText(v, lengths)}
+        onCommit={(lengthM) => onChange({ lengthM })}
+      />
+      <Select
+        label={`visits to site ${i + 1}`}
+        value={String(s.visits)}
+        options={[1, 2, 3, 5, 10, 20].map((n) => ({
+          value: String(n),
+          text: n === 1 ? 'once' : `${n} times`,
+        }))}
+        onChange={(n) => onChange({ visits: Number(n) })}
+      />
+      <button
+        type="button"
+        className="quiet text-fine"
+        aria-label={`take out site ${i + 1}`}
+        disabled={isOnly}
+        onClick={onRemove}
+      >
+        out
+      </button>
+    </li>
+  );
+}
+
+/** What the pieces are made of, up to which frequency, and what is wanted most of them. */
+function MadeOf({ asked, onChange }: { asked: SitesAsked; onChange: (to: SitesAsked) => void }) {
+  const types = (useCableTypes().data ?? []).filter((t) => !t.retired && !t.balanced);
+  const connectors = useConnectors().data ?? [];
+  const { cableKey, connectorKey, frequencyMHz, lightest } = asked;
+  return (
+    <span className="flex flex-wrap items-baseline gap-x-2">
+      <span className="text-soft">of</span>
+      <Select
+        label="cable of the set"
+        value={cableKey}
+        options={types.map((t) => ({ value: t.key, text: t.name }))}
+        onChange={(key) => onChange({ ...asked, cableKey: key })}
+      />
+      <span className="text-soft">with</span>
+      <Select
+        label="connector of the set"
+        value={connectorKey}
+        options={connectors.map((c) => ({ value: c.key, text: c.name }))}
+        onChange={(key) => onChange({ ...asked, connectorKey: key })}
+      />
+      <span className="text-soft">plugs, up to</span>
+      <QuantityField
+        label="highest frequency"
+        kind="frequency"
+        unit="mhz"
+        unitLabel="MHz"
+        value={frequencyMHz}
+        show={(v) => plain(v)}
+        say={frequencyText}
+        onCommit={(f) => onChange({ ...asked, frequencyMHz: f })}
+      />
+      <Toggle
+        label="what is wanted most"
+        value={lightest}
+        options={[
+          ['loss', 'least loss'],
+          ['mass', 'least to carry'],
+        ]}
+        onChange={(most) => onChange({ ...asked, lightest: most })}
+      />
+    </span>
+  );
+}
+
+/** One row for each number of pieces. */
+function Sets({
+  sets,
+  sites,
+  isOld,
+}: {
+  sets: Schemas['LengthSetResponse']['sets'];
+  sites: Site[];
+  isOld: boolean;
+}) {
+  const { lengths } = usePreferences();
+  return (
+    <table className={`w-full ${isOld ? 'opacity-45' : ''}`}>
+      <thead>
+        <tr className="border-b border-hairline text-left text-small text-soft [&>th]:font-normal">
+          <th scope="col">lengths</th>
+          <th scope="col" className="text-right">
+            mean loss, dB
+          </th>
+          <th scope="col" className="text-right">
+            worst, dB
+          </th>
+          <th scope="col" className="text-right">
+            to carry, kg
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {sets.map((s) => (
+          <tr key={s.lengthsM.length} className="border-b border-hairline align-top">
+            <th scope="row" className="py-1 text-left font-semibold">
+              {s.lengthsM.map((l) => lengthText(l, lengths)).join(' + ')}
+              <span className="block text-small font-normal text-soft">
+                {s.uses
+                  .map(
+                    (u, i) =>
+                      `${sites[i]?.name ?? ''}: ${u.lengthsM.map((l) => lengthFigure(l, lengths)).join(' + ')}`,
+                  )
+                  .join('; ')}
+              </span>
+            </th>
+            <td className="figures py-1 text-right">{fixed(s.meanLossDb, 2)}</td>
+            <td className="figures py-1 text-right">{fixed(s.worstLossDb, 2)}</td>
+            <td className="figures py-1 text-right">
+              {s.massKg === null ? '–' : fixed(s.massKg, 1)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

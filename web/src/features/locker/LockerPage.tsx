@@ -91,26 +91,7 @@ export function LockerPage() {
             </button>
           </div>
           {marked.size > 0 && (
-            <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline bg-raised px-4 py-1.5">
-              <span>
-                {marked.size} {marked.size === 1 ? 'piece' : 'pieces'} marked
-              </span>
-              <button type="button" className="quiet" onClick={() => go('TOOK_OUT')}>
-                took out <span className="text-soft">(o)</span>
-              </button>
-              <button type="button" className="quiet" onClick={() => go('PUT_AWAY')}>
-                put away <span className="text-soft">(p)</span>
-              </button>
-              <Link className="quiet" to={`/locker/kits?pack=${[...marked].join(' ')}`}>
-                make a kit of them
-              </Link>
-              <Link className="quiet" to={`/locker/labels?pieces=${[...marked].join(' ')}`}>
-                print labels
-              </Link>
-              <button type="button" className="quiet ml-auto" onClick={() => setMarked(new Set())}>
-                none
-              </button>
-            </div>
+            <MarkedBar marked={marked} onMove={go} onNone={() => setMarked(new Set())} />
           )}
           <MovedBar moving={moving} />
           {gone && <GoneBar id={gone} onDone={() => put({ gone: null })} />}
@@ -168,19 +149,7 @@ export function LockerPage() {
               </li>
             )}
           </ul>
-          {found.length > 0 && (
-            <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-fine text-soft">
-              <span>
-                {found.length} {found.length === 1 ? 'piece' : 'pieces'}, drawn to one scale
-              </span>
-              <a className="quiet underline" href="/api/locker/pieces.csv">
-                CSV
-              </a>
-              <a className="quiet underline" href="/api/locker/due.ics">
-                days of testing for a calendar
-              </a>
-            </p>
-          )}
+          {found.length > 0 && <LockerFoot count={found.length} />}
         </section>
         <Overview
           pieces={pieces}
@@ -190,6 +159,56 @@ export function LockerPage() {
         />
       </main>
     </Shell>
+  );
+}
+
+/** What can be done with all pieces that are marked. */
+function MarkedBar({
+  marked,
+  onMove,
+  onNone,
+}: {
+  marked: ReadonlySet<string>;
+  onMove: (kind: 'TOOK_OUT' | 'PUT_AWAY') => void;
+  onNone: () => void;
+}) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline bg-raised px-4 py-1.5">
+      <span>
+        {marked.size} {marked.size === 1 ? 'piece' : 'pieces'} marked
+      </span>
+      <button type="button" className="quiet" onClick={() => onMove('TOOK_OUT')}>
+        took out <span className="text-soft">(o)</span>
+      </button>
+      <button type="button" className="quiet" onClick={() => onMove('PUT_AWAY')}>
+        put away <span className="text-soft">(p)</span>
+      </button>
+      <Link className="quiet" to={`/locker/kits?pack=${[...marked].join(' ')}`}>
+        make a kit of them
+      </Link>
+      <Link className="quiet" to={`/locker/labels?pieces=${[...marked].join(' ')}`}>
+        print labels
+      </Link>
+      <button type="button" className="quiet ml-auto" onClick={onNone}>
+        none
+      </button>
+    </div>
+  );
+}
+
+function LockerFoot({ count }: { count: number }) {
+  return (
+    <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-fine text-soft">
+      <span>
+        {count} {count === 1 ? 'piece' : 'pieces'}, drawn to one scale
+      </span>
+      <a className="quiet underline" href="/api/locker/pieces.csv">
+        CSV
+      </a>
+      <a className="quiet underline" href="/api/locker/due.ics">
+        days of testing for a calendar
+      </a>
+    </p>
   );
 }
 

@@ -1,35 +1,20 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import type { PieceLife, PieceSaid } from '../../api';
-import {
-  answered,
-  api,
-  Refused,
-  useBenchTest,
-  useCableTypes,
-  useConnectors,
-  usePiece,
-} from '../../api';
+import { Link, useParams } from 'react-router';
+import type { PieceLife } from '../../api';
+import { answered, api, useBenchTest, useCableTypes, usePiece } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { SaveDrawing, Sentence, Term } from '../../ui';
-import { fixed, frequencyText, lengthText, plain, today } from '../../units';
-import {
-  capital,
-  endText,
-  eventText,
-  standingReason,
-  testAgainText,
-  trendSentence,
-} from '../../words';
+import { SaveDrawing, Sentence } from '../../ui';
+import { lengthText, today } from '../../units';
+import { capital, eventText, standingReason, testAgainText, trendSentence } from '../../words';
 import { Changes } from './Changes';
 import { LifeLine } from './LifeLine';
 import { MovedBar } from './MovedBar';
 import { PastOuting } from './PastOuting';
-import { PieceFields } from './PieceFields';
-import type { PieceDraft } from './PieceFields';
+import { DeletePiece, EditPiece } from './PieceEditing';
+import { PieceFacts } from './PieceFacts';
 import { StandingMark } from './StandingMark';
 import { useMoving } from './useMoving';
 
@@ -79,8 +64,6 @@ function Undelete({ id }: { id: string }) {
 function Sheet({ life }: { life: PieceLife }) {
   const { summary, events, measured } = life;
   const { lengths } = usePreferences();
-  const connectors = useConnectors().data ?? [];
-  const nameOf = (key: string) => connectors.find((c) => c.key === key)?.name ?? key;
   const moving = useMoving();
   const [editing, setEditing] = useState(false);
   const drawn = useRef<HTMLDivElement>(null);
@@ -121,25 +104,7 @@ function Sheet({ life }: { life: PieceLife }) {
           <p className="px-4 text-fine">
             <SaveDrawing name={`${summary.label}, life`} drawn={drawn} />
           </p>
-          <ol aria-label="what happened to it" className="px-4 pb-4 text-body">
-            {events.toReversed().map((e, i) => (
-              <li
-                key={`${e.kind} ${e.id ?? ''} ${i}`}
-                className="grid grid-cols-[92px_1fr] gap-x-3 border-b border-hairline py-1"
-              >
-                <span className="figures text-soft">{e.on}</span>
-                <span>
-                  {e.kind === 'TEST' ? (
-                    <Link to={`/bench/${e.id}`} className="hover:text-blue hover:underline">
-                      {eventText(e, lengths)}
-                    </Link>
-                  ) : (
-                    eventText(e, lengths)
-                  )}
-                </span>
-              </li>
-            ))}
-          </ol>
+          <Events events={events} />
         </section>
         <aside
           aria-label="about the piece"
@@ -164,68 +129,15 @@ function Sheet({ life }: { life: PieceLife }) {
             </Link>
           </span>
           {editing ? (
-            <Edit life={life} onDone={() => setEditing(false)} />
+            <EditPiece life={life} onDone={() => setEditing(false)} />
           ) : (
             <>
-              <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
-                <Said what="ends">
-                  {endText(summary.near, nameOf)}, {endText(summary.far, nameOf)}
-                </Said>
-                <Said what="bought">
-                  {summary.boughtOn ?? 'not known'}
-                  {summary.price !== null &&
-                    ` for ${plain(summary.price, 2)} ${summary.priceCurrency}`}
-                </Said>
-                <Said what="kept at">{summary.keptAt ?? '–'}</Said>
-                {summary.massKg !== null && (
-                  <Said what="mass">
-                    <span className="figures">{fixed(summary.massKg, 2)} kg</span>
-                  </Said>
-                )}
-                <Said what="outings">
-                  {summary.outings}
-                  {summary.hardOutings > 0 && `, ${summary.hardOutings} of them hard`}
-                </Said>
-                {summary.percentOfSheet !== null && (
-                  <Said what="last test">
-                    <span className="figures">{fixed(summary.percentOfSheet, 0)} %</span> of its
-                    sheet
-                    {summary.referenceMHz !== null && ` at ${frequencyText(summary.referenceMHz)}`}
-                  </Said>
-                )}
-                {life.kits.length > 0 && <Said what="kits">{life.kits.join(', ')}</Said>}
-                {summary.plans.length > 0 && (
-                  <Said what="in the run of">
-                    {summary.plans.map((p) => (
-                      <Link key={p.id} className="quiet block" to={`/plans/${p.id}`}>
-                        {p.site}, {p.name}
-                      </Link>
-                    ))}
-                  </Said>
-                )}
-                {summary.note && <Said what="note">{summary.note}</Said>}
-              </dl>
-              <p className="text-fine text-soft">
-                {measured ? (
-                  <>
-                    In a run it stands with the <Term of="attenuation">loss that was measured</Term>{' '}
-                    on{' '}
-                    <Link className="quiet underline" to={`/bench/${measured.testId}`}>
-                      {measured.on}
-                    </Link>
-                    , not with what its type promises.
-                  </>
-                ) : summary.cableKey ? (
-                  'In a run it stands with what its type promises, until it is tested.'
-                ) : (
-                  'Nobody knows its type: test it before it can stand in a run.'
-                )}
-              </p>
+              <PieceFacts life={life} />
               <span className="flex flex-wrap gap-x-4">
                 <button type="button" className="quiet" onClick={() => setEditing(true)}>
                   change what is said of it
                 </button>
-                <Delete life={life} />
+                <DeletePiece life={life} />
               </span>
             </>
           )}
@@ -237,6 +149,32 @@ function Sheet({ life }: { life: PieceLife }) {
   );
 }
 
+/** What happened to it, the last first. */
+function Events({ events }: { events: PieceLife['events'] }) {
+  const { lengths } = usePreferences();
+  return (
+    <ol aria-label="what happened to it" className="px-4 pb-4 text-body">
+      {events.toReversed().map((e, i) => (
+        <li
+          key={`${e.kind} ${e.id ?? ''} ${i}`}
+          className="grid grid-cols-[92px_1fr] gap-x-3 border-b border-hairline py-1"
+        >
+          <span className="figures text-soft">{e.on}</span>
+          <span>
+            {e.kind === 'TEST' ? (
+              <Link to={`/bench/${e.id}`} className="hover:text-blue hover:underline">
+                {eventText(e, lengths)}
+              </Link>
+            ) : (
+              eventText(e, lengths)
+            )}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
 /** What its newest test measures like, where that is another type than its label says. */
 function Likeness({ testId, cableKey }: { testId: string; cableKey: string | null }) {
   const types = useCableTypes().data ?? [];
@@ -244,105 +182,4 @@ function Likeness({ testId, cableKey }: { testId: string; cableKey: string | nul
   if (like.length === 0 || (cableKey !== null && like.includes(cableKey))) return null;
   const names = like.map((key) => types.find((t) => t.key === key)?.name ?? key);
   return <p>It measures like {names.join(' or ')}: look at its label and its length.</p>;
-}
-
-function Said({ what, children }: { what: string; children: React.ReactNode }) {
-  return (
-    <>
-      <dt className="text-soft">{what}</dt>
-      <dd className="min-w-0">{children}</dd>
-    </>
-  );
-}
-
-function Edit({ life, onDone }: { life: PieceLife; onDone: () => void }) {
-  const queries = useQueryClient();
-  const [draft, setDraft] = useState<PieceDraft>(() => saidOf(life));
-  const store = useMutation({
-    mutationFn: () =>
-      answered(
-        api.PUT('/api/locker/pieces/{id}', {
-          params: { path: { id: life.summary.id } },
-          body: { ...draft, lengthM: draft.lengthM ?? 0 },
-        }),
-      ),
-    onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['locker'] });
-      onDone();
-    },
-  });
-  const isOvertaken = store.error instanceof Refused && store.error.problem.status === 409;
-  return (
-    <>
-      <PieceFields draft={draft} onChange={setDraft} />
-      {store.isError && (
-        <p role="alert" className="text-fail">
-          {capital(store.error.message)}.
-        </p>
-      )}
-      <span className="flex gap-4">
-        <button
-          type="button"
-          className="action"
-          disabled={store.isPending || draft.label.trim() === '' || draft.lengthM === undefined}
-          onClick={() => store.mutate()}
-        >
-          Keep it so
-        </button>
-        <button
-          type="button"
-          className="quiet"
-          onClick={() => {
-            if (isOvertaken) void queries.invalidateQueries({ queryKey: ['locker'] });
-            onDone();
-          }}
-        >
-          {isOvertaken ? 'take what is there now' : 'leave it as it was'}
-        </button>
-      </span>
-    </>
-  );
-}
-
-function saidOf({ summary }: PieceLife): PieceSaid {
-  return {
-    version: summary.version,
-    label: summary.label,
-    cableKey: summary.cableKey ?? undefined,
-    lengthM: summary.lengthM,
-    near: summary.near ?? undefined,
-    far: summary.far ?? undefined,
-    boughtOn: summary.boughtOn ?? undefined,
-    price: summary.price ?? undefined,
-    priceCurrency: summary.priceCurrency ?? undefined,
-    keptAt: summary.keptAt ?? undefined,
-    note: summary.note ?? undefined,
-  };
-}
-
-function Delete({ life }: { life: PieceLife }) {
-  const queries = useQueryClient();
-  const navigate = useNavigate();
-  const remove = useMutation({
-    mutationFn: () =>
-      answered(
-        api.DELETE('/api/locker/pieces/{id}', { params: { path: { id: life.summary.id } } }),
-      ),
-    onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['locker', 'pieces'] });
-      void navigate(`/locker?gone=${life.summary.id}`);
-    },
-  });
-  return (
-    <>
-      <button type="button" className="quiet" onClick={() => remove.mutate()}>
-        take it out of the locker for good
-      </button>
-      {remove.isError && (
-        <p role="alert" className="text-fail">
-          {remove.error.message}.
-        </p>
-      )}
-    </>
-  );
 }

@@ -62,10 +62,6 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
   const isDecided = clashes.every((c) => choices.has(idOf(c)));
   const failed = [preview.error, take.error].find((e) => e && e.name !== 'AbortError');
 
-  function choose(part: Part, chosen: Take) {
-    setChoices((before) => new Map(before).set(idOf(part), chosen));
-  }
-
   return (
     <section
       aria-label="a file from elsewhere"
@@ -87,17 +83,7 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
           close
         </button>
       </span>
-      {preview.isPending && (
-        <span className="flex items-center gap-3">
-          <progress aria-label="sending the file" max={100} value={percent} className="h-2 w-48" />
-          <span role="status">
-            {percent < 100 ? `sending it, ${Math.round(percent)} %` : 'reading it …'}
-          </span>
-          <button type="button" className="quiet" onClick={() => stop.current?.abort()}>
-            stop
-          </button>
-        </span>
-      )}
+      {preview.isPending && <Sending percent={percent} onStop={() => stop.current?.abort()} />}
       {failed && (
         <p role="alert" className="text-fail">
           {capital(failed.message)}.
@@ -124,44 +110,7 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
               .
             </p>
             {clashes.length > 0 && (
-              <ul aria-label="what clashes" className="flex flex-col gap-1">
-                {clashes.map((c) => (
-                  <li key={idOf(c)} className="flex flex-wrap items-baseline gap-x-3">
-                    <span className="text-soft">{KINDS[c.kind]}</span>
-                    <span className="font-semibold">{c.name}</span>
-                    <span className="text-soft">says something else here:</span>
-                    <Select
-                      label={`what becomes of ${c.name}`}
-                      value={choices.get(idOf(c)) ?? ''}
-                      options={c.offered.map((t) => ({ value: t as string, text: TAKES[t] }))}
-                      onChange={(t) => choose(c, t as Take)}
-                    />
-                  </li>
-                ))}
-                {clashes.length > 1 && (
-                  <li className="flex gap-4">
-                    {(['MINE', 'THEIRS', 'BOTH'] as const).map((t) => (
-                      <button
-                        key={t}
-                        type="button"
-                        className="quiet"
-                        onClick={() =>
-                          setChoices(
-                            new Map(
-                              clashes.map((c) => [
-                                idOf(c),
-                                c.offered.includes(t) ? t : (choices.get(idOf(c)) ?? 'MINE'),
-                              ]),
-                            ),
-                          )
-                        }
-                      >
-                        {TAKES[t]}, for all of them
-                      </button>
-                    ))}
-                  </li>
-                )}
-              </ul>
+              <Clashes clashes={clashes} choices={choices} onChoose={setChoices} />
             )}
             {fresh.length > 0 && (
               <details>
@@ -198,5 +147,71 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
         )
       )}
     </section>
+  );
+}
+
+/** Each thing that says something else here than in the file, and what becomes of it. */
+function Clashes({
+  clashes,
+  choices,
+  onChoose,
+}: {
+  clashes: Part[];
+  choices: ReadonlyMap<string, Take>;
+  onChoose: (choices: ReadonlyMap<string, Take>) => void;
+}) {
+  return (
+    <ul aria-label="what clashes" className="flex flex-col gap-1">
+      {clashes.map((c) => (
+        <li key={idOf(c)} className="flex flex-wrap items-baseline gap-x-3">
+          <span className="text-soft">{KINDS[c.kind]}</span>
+          <span className="font-semibold">{c.name}</span>
+          <span className="text-soft">says something else here:</span>
+          <Select
+            label={`what becomes of ${c.name}`}
+            value={choices.get(idOf(c)) ?? ''}
+            options={c.offered.map((t) => ({ value: t as string, text: TAKES[t] }))}
+            onChange={(t) => onChoose(new Map(choices).set(idOf(c), t as Take))}
+          />
+        </li>
+      ))}
+      {clashes.length > 1 && (
+        <li className="flex gap-4">
+          {(['MINE', 'THEIRS', 'BOTH'] as const).map((t) => (
+            <button
+              key={t}
+              type="button"
+              className="quiet"
+              onClick={() =>
+                onChoose(
+                  new Map(
+                    clashes.map((c) => [
+                      idOf(c),
+                      c.offered.includes(t) ? t : (choices.get(idOf(c)) ?? 'MINE'),
+                    ]),
+                  ),
+                )
+              }
+            >
+              {TAKES[t]}, for all of them
+            </button>
+          ))}
+        </li>
+      )}
+    </ul>
+  );
+}
+
+function Sending({ percent, onStop }: { percent: number; onStop: () => void }) {
+  return (
+    <span className="flex items-center gap-3">
+      <progress aria-label="sending the file" max={100} value={percent} className="h-2 w-48" />
+      <span role="status">
+        {percent < 100 ? `sending it, ${Math.round(percent)} %` : 'reading it …'}
+      </span>
+      <button type="button" className="quiet" onClick={onStop}>
+        stop
+      </button>
+    </span>
   );
 }

@@ -1,0 +1,237 @@
+import type { BenchAnalysis, BenchNotes } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { QuantityField, useNarrow } from '../../ui';
+import { fixed, frequencyText, lengthFigure, lengthText, plain } from '../../units';
+import { capital } from '../../words';
+import { LossStrip } from './LossStrip';
+import type { Reading } from './notes';
+import { textOf, withAnotherLevel, withoutReading, withReading } from './notes';
+import { OutcomeMark } from './OutcomeMark';
+
+/** One reading, and what it comes to; on a phone the latter stands below. */
+export function ReadingRow({
+  index,
+  reading,
+  result,
+  allowedDb,
+  hasLengths,
+  notes,
+  fullDb,
+  onChange,
+}: {
+  index: number;
+  reading: Reading;
+  result: BenchAnalysis['readings'][number] | undefined;
+  /** By which it may be off what is expected. */
+  allowedDb: number | null;
+  hasLengths: boolean;
+  notes: BenchNotes;
+  fullDb: number;
+  onChange: (notes: BenchNotes) => void;
+}) {
+  const { lengths } = usePreferences();
+  const change = (c: Partial<Reading>) => onChange(withReading(notes, index, c));
+  const at =
+    reading.frequencyMHz === undefined ? `row ${index + 1}` : frequencyText(reading.frequencyMHz);
+  const length = reading.lengthM ?? notes.lengthM;
+  const judged = result?.outcome ?? null;
+  const narrow = useNarrow();
+  const loss = result?.lossDb != null && (
+    <>
+      {fixed(result.lossDb, 2)}{' '}
+      <span className="text-small text-soft">
+        {fixed(result.leastDb ?? 0, 2)} to {fixed(result.mostDb ?? 0, 2)}
+      </span>
+    </>
+  );
+  const strip = result?.lossDb != null && (
+    <LossStrip
+      lossDb={result.lossDb}
+      leastDb={result.leastDb ?? result.lossDb}
+      mostDb={result.mostDb ?? result.lossDb}
+      expectedDb={result.expectedDb}
+      allowedDb={allowedDb}
+      outcome={judged}
+      fullDb={fullDb}
+    />
+  );
+  const buttons = <RowButtons at={at} index={index} notes={notes} onChange={onChange} />;
+  return (
+    <>
+      <tr data-reading={index} className="align-baseline [&>td]:py-0.5 [&>td]:pr-3">
+        <td>
+          <QuantityField
+            label={`frequency of row ${index + 1}`}
+            kind="frequency"
+            unit="mhz"
+            unitLabel="MHz"
+            value={reading.frequencyMHz}
+            show={(v) => plain(v, 4)}
+            say={frequencyText}
+            onCommit={(frequencyMHz) => change({ frequencyMHz })}
+          />
+        </td>
+        {hasLengths && (
+          <td>
+            <QuantityField
+              label={`length at ${at}, row ${index + 1}`}
+              kind="length"
+              unit={lengths}
+              unitLabel={lengths}
+              value={length}
+              show={(v) => lengthFigure(v, lengths)}
+              say={(v) => lengthText(v, lengths)}
+              onCommit={(lengthM) => change({ lengthM })}
+            />
+          </td>
+        )}
+        <WhatWasRead
+          at={at}
+          reading={reading}
+          notes={notes}
+          loss={narrow ? null : loss}
+          onChange={change}
+        />
+        {!narrow && (
+          <>
+            <td className="figures">
+              {result?.expectedDb != null ? fixed(result.expectedDb, 2) : ''}
+            </td>
+            <td className="align-middle">{strip}</td>
+            <td>{judged && <OutcomeMark outcome={judged} />}</td>
+            <td className="whitespace-nowrap">{buttons}</td>
+          </>
+        )}
+      </tr>
+      {narrow && (
+        <tr className="[&>td]:border-b [&>td]:border-hairline [&>td]:pb-2">
+          <td colSpan={4}>
+            <span className="flex flex-wrap items-center gap-x-3">
+              {strip}
+              <span className="figures">{loss}</span>
+              {judged && <OutcomeMark outcome={judged} />}
+              {buttons}
+            </span>
+          </td>
+        </tr>
+      )}
+      {result?.trouble && (
+        <tr>
+          <td colSpan={9} role="alert" className="pb-1 text-fine text-fail">
+            {capital(result.trouble)}.
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** Two powers, or a loss that another instrument has told. */
+function WhatWasRead({
+  at,
+  reading,
+  notes,
+  loss,
+  onChange,
+}: {
+  at: string;
+  reading: Reading;
+  notes: BenchNotes;
+  /** What two powers come to, beside them; null where it stands below. */
+  loss: React.ReactNode;
+  onChange: (change: Partial<Reading>) => void;
+}) {
+  if (notes.method === 'WATTMETER') {
+    return (
+      <>
+        <td>
+          <ReadingField
+            label={`without the cable at ${at}`}
+            value={reading.baseline ?? ''}
+            onChange={(baseline) => onChange({ baseline: textOf(baseline) })}
+          />
+        </td>
+        <td>
+          <ReadingField
+            label={`through the cable at ${at}`}
+            value={reading.through ?? ''}
+            onChange={(through) => onChange({ through: textOf(through) })}
+          />
+        </td>
+        {loss !== null && <td className="figures whitespace-nowrap">{loss}</td>}
+      </>
+    );
+  }
+  return (
+    <td>
+      <QuantityField
+        label={`loss at ${at}`}
+        kind="elementLoss"
+        unit="db"
+        unitLabel="dB"
+        value={reading.lossDb}
+        show={(v) => plain(v, 3)}
+        say={(v) => `${plain(v, 3)} dB`}
+        onCommit={(lossDb) => onChange({ lossDb })}
+      />
+    </td>
+  );
+}
+
+function RowButtons({
+  at,
+  index,
+  notes,
+  onChange,
+}: {
+  at: string;
+  index: number;
+  notes: BenchNotes;
+  onChange: (notes: BenchNotes) => void;
+}) {
+  return (
+    <>
+      <button
+        type="button"
+        className="quiet text-small"
+        aria-label={`another power at ${at}, row ${index + 1}`}
+        title="the same band at another power"
+        onClick={() => onChange(withAnotherLevel(notes, index))}
+      >
+        another power
+      </button>{' '}
+      <button
+        type="button"
+        className="quiet text-small"
+        aria-label={`take out row ${index + 1}, ${at}`}
+        onClick={() => onChange(withoutReading(notes, index))}
+      >
+        out
+      </button>
+    </>
+  );
+}
+
+/** A reading as it is typed: one value, or the two that it flickers between. */
+function ReadingField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+}) {
+  return (
+    <input
+      aria-label={label}
+      className="in-place figures min-h-6 w-[12ch] text-right"
+      placeholder="48 or 47-49"
+      maxLength={60}
+      autoComplete="off"
+      spellCheck={false}
+      value={value}
+      onChange={(e) => onChange(e.target.value)}
+    />
+  );
+}
