@@ -62,7 +62,7 @@ class PaperTest {
         page.getByLabel("second page of the run sheet").waitFor();
         for (String paper : new String[] {"A4", "Letter"}) {
             page.getByRole(
-                            AriaRole.BUTTON,
+                            AriaRole.RADIO,
                             new Page.GetByRoleOptions().setName(paper).setExact(true))
                     .click();
             assertThat(pages(page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true))))

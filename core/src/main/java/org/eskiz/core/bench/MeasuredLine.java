@@ -13,6 +13,7 @@ import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Physics;
 import org.hipparchus.stat.descriptive.rank.Median;
 import org.hipparchus.stat.regression.SimpleRegression;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A line as a sweep shows it: what it loses matched, its impedance, and how long it is for a wave.
@@ -33,7 +34,16 @@ public record MeasuredLine(
      * @param plainLossDb what a scalar instrument would say: −20·log|S21|, or a quarter of the two return losses, dB
      * @param z0 characteristic impedance, Ω; null for an estimate
      */
-    public record Point(double frequencyMHz, double matchedLossDb, double plainLossDb, Complex z0) {}
+    public record Point(
+            double frequencyMHz,
+            double matchedLossDb,
+            double plainLossDb,
+            @Nullable Complex z0) {
+
+        private double resistanceOhm() {
+            return z0 == null ? Double.NaN : z0.real();
+        }
+    }
 
     private static final double CONNECTING_DB = 0.03;
     private static final double CONNECTING_SHARE = 0.01;
@@ -275,9 +285,9 @@ public record MeasuredLine(
         double[] f = points.stream().mapToDouble(Point::frequencyMHz).toArray();
         double[] upper = points.stream()
                 .filter(p -> isUpper(f, p.frequencyMHz()))
-                .mapToDouble(p -> p.z0().real())
+                .mapToDouble(p -> p.resistanceOhm())
                 .toArray();
-        points.forEach(p -> requireFinite(p.frequencyMHz(), p.matchedLossDb(), p.plainLossDb(), p.z0().real()));
+        points.forEach(p -> requireFinite(p.frequencyMHz(), p.matchedLossDb(), p.plainLossDb(), p.resistanceOhm()));
         return new MeasuredLine(
                 points,
                 OptionalDouble.of(new Median().evaluate(upper)),

@@ -35,7 +35,8 @@ public record PowerReading(double leastW, double mostW, double digitW) {
                     "\"%s\" is no reading; 48, 47.5 or 47-49 is, in W, with mW or kW behind it if need be"
                             .formatted(text));
         }
-        double unit = WATTS.get(typed.group(3) == null ? "" : typed.group(3).toLowerCase(Locale.ROOT));
+        double unit =
+                WATTS.getOrDefault(typed.group(3) == null ? "" : typed.group(3).toLowerCase(Locale.ROOT), 1.0);
         String first = typed.group(1);
         String second = typed.group(2) == null ? first : typed.group(2);
         double a = number(first) * unit;

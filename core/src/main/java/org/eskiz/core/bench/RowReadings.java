@@ -135,11 +135,11 @@ final class RowReadings {
                 test.meter().repeatability(),
                 test.meter().meterClass());
         if (pair.gains()) {
-            ReadingException why = new ReadingException(
+            String why =
                     "more came through the cable (%s) than without it (%s): something in the set-up changed between the two"
-                            .formatted(row.through().strip(), row.baseline().strip()));
-            findings.once(new TestFinding.ThroughAboveBaseline(frequencyMHz, why.getMessage()));
-            throw why;
+                            .formatted(row.through().strip(), row.baseline().strip());
+            findings.once(new TestFinding.ThroughAboveBaseline(frequencyMHz, why));
+            throw new ReadingException(why);
         }
         return pair.at(frequencyMHz);
     }

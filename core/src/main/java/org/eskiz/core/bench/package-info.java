@@ -11,4 +11,7 @@
  *
  * <p>Depends on {@link org.eskiz.core.cable} and {@link org.eskiz.core.unit}.
  */
+@NullMarked
 package org.eskiz.core.bench;
+
+import org.jspecify.annotations.NullMarked;

@@ -9,4 +9,7 @@
  *
  * <p>Depends on {@link org.eskiz.core.unit} only.
  */
+@NullMarked
 package org.eskiz.core.cable;
+
+import org.jspecify.annotations.NullMarked;

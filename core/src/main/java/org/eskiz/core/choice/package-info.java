@@ -14,4 +14,7 @@
  * <p>Depends on {@link org.eskiz.core.run} and what stands below it, and on {@link org.eskiz.core.receive} for what a band
  * loses of its signal over the noise.
  */
+@NullMarked
 package org.eskiz.core.choice;
+
+import org.jspecify.annotations.NullMarked;

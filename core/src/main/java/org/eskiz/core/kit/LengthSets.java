@@ -146,7 +146,7 @@ public final class LengthSets {
         for (int size = 1; size <= wanted.mostPieces() && !stopped; size++) {
             Best ofSize = new Best();
             choose(new double[size], 0, 0, 0, ofSize);
-            if (ofSize.lengths != null && isWorthAPiece(meanLossDb(ofSize.lengths), best)) {
+            if (ofSize.lengths.length > 0 && isWorthAPiece(meanLossDb(ofSize.lengths), best)) {
                 best.add(set(ofSize.lengths));
             }
         }
@@ -161,7 +161,7 @@ public final class LengthSets {
     private static final class Best {
         double first = Double.POSITIVE_INFINITY;
         double second = Double.POSITIVE_INFINITY;
-        double[] lengths;
+        double[] lengths = {};
     }
 
     /** Fills a set from the longest down; {@code from} is the first length that the next piece may have. */

@@ -9,4 +9,7 @@
  * it found until then, and says whether that is proven to be the best. Searches are exact branch and bound: nothing is left out but what a bound
  * shows to be no better.
  */
+@NullMarked
 package org.eskiz.core.kit;
+
+import org.jspecify.annotations.NullMarked;

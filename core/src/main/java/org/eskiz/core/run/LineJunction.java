@@ -3,6 +3,7 @@ package org.eskiz.core.run;
 import java.util.ArrayList;
 import java.util.List;
 import org.eskiz.core.cable.NominalImpedance;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Whether neighbours in a run belong together: a balanced line goes with a coaxial one, or with a radio, only through a
@@ -59,7 +60,7 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
     public static List<LineJunction> problems(List<Part> parts, double radioOhm, Matching matching) {
         List<LineJunction> problems = new ArrayList<>();
         double stationOhm = radioOhm;
-        Part.Line before = null;
+        Part.@Nullable Line before = null;
         boolean isJoined = false;
         for (int i = 0; i < parts.size(); i++) {
             if (parts.get(i) instanceof Part.Transformer t) {
@@ -82,7 +83,7 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
     private static void addMeeting(
             List<LineJunction> problems,
             int element,
-            Part.Line before,
+            Part.@Nullable Line before,
             Part.Line line,
             double stationOhm,
             Matching matching) {

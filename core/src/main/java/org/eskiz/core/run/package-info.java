@@ -15,4 +15,7 @@
  *
  * <p>Depends on {@link org.eskiz.core.cable} and {@link org.eskiz.core.unit}.
  */
+@NullMarked
 package org.eskiz.core.run;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,4 +4,7 @@
  * <p>Inside the core a number is in SI units unless its name says otherwise ({@code frequencyMHz}, {@code lossDb}). A
  * loss in dB is positive when power is lost. Nothing here depends on another package of the core.
  */
+@NullMarked
 package org.eskiz.core.unit;
+
+import org.jspecify.annotations.NullMarked;

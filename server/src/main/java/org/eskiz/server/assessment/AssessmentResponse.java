@@ -3,7 +3,7 @@ package org.eskiz.server.assessment;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.eskiz.core.exposure.LimitSet;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /** One entry a band, in the order of the request. */
 public record AssessmentResponse(List<BandResponse> bands) {
@@ -13,8 +13,8 @@ public record AssessmentResponse(List<BandResponse> bands) {
      * total.
      */
     public record BandResponse(
-            @OrNull String id,
-            @OrNull String name,
+            @Nullable String id,
+            @Nullable String name,
             double frequencyMHz,
             double matchedLossDb,
             double mismatchLossDb,
@@ -24,28 +24,28 @@ public record AssessmentResponse(List<BandResponse> bands) {
             double foldbackDb,
             double totalLossDb,
 
-            @Schema(description = "null for a receiver") @OrNull
+            @Schema(description = "null for a receiver") @Nullable
             Double powerAtAntennaW,
 
-            @Schema(description = "of the run, where the angle of the load is unknown") @OrNull
+            @Schema(description = "of the run, where the angle of the load is unknown") @Nullable
             RangeResponse efficiencyRange,
 
-            @Schema(description = "null for an SWR without limit") @OrNull
+            @Schema(description = "null for an SWR without limit") @Nullable
             Double swrAtRadio,
 
-            @Schema(description = "null for an SWR without limit") @OrNull
+            @Schema(description = "null for an SWR without limit") @Nullable
             Double swrAtAntenna,
 
-            @Schema(description = "where the angle of the load is known") @OrNull
+            @Schema(description = "where the angle of the load is known") @Nullable
             ImpedanceResponse inputImpedance,
 
             @Schema(
                     description =
                             "loss of signal-to-noise ratio against a lossless run; null where nothing is known of the noise outside")
-            @OrNull
+            @Nullable
             Double receivePenaltyDb,
 
-            @Schema(description = "null for a receiver") @OrNull
+            @Schema(description = "null for a receiver") @Nullable
             NearResponse near,
 
             List<ElementResponse> elements,
@@ -58,20 +58,20 @@ public record AssessmentResponse(List<BandResponse> bands) {
      * @param distanceM where the average power density falls to the limit; null where the set states none here
      * @param farFieldFromM nearer than this the estimate does not hold
      */
-    public record NearResponse(double eirpW, @OrNull Double distanceM, double farFieldFromM, LimitSet limits) {}
+    public record NearResponse(double eirpW, @Nullable Double distanceM, double farFieldFromM, LimitSet limits) {}
 
     public record RangeResponse(double min, double max) {}
 
     public record ImpedanceResponse(double resistanceOhm, double reactanceOhm) {}
 
     public record ElementResponse(
-            @OrNull String id,
+            @Nullable String id,
             double lossDb,
             double matchedLossDb,
 
-            @Schema(description = "null for a receiver") @OrNull
+            @Schema(description = "null for a receiver") @Nullable
             Double powerInW,
 
-            @Schema(description = "null for a receiver") @OrNull
+            @Schema(description = "null for a receiver") @Nullable
             Double powerOutW) {}
 }

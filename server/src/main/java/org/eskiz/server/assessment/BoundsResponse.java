@@ -1,6 +1,6 @@
 package org.eskiz.server.assessment;
 
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Smallest and largest over the angles of the load.
@@ -8,4 +8,4 @@ import org.eskiz.server.problem.OrNull;
  * @param min null for an SWR without limit
  * @param max null likewise
  */
-public record BoundsResponse(@OrNull Double min, @OrNull Double max) {}
+public record BoundsResponse(@Nullable Double min, @Nullable Double max) {}

@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /** What was measured at the radio, carried through the run to the antenna: one for each band, in order. */
 public record CarriedResponse(List<CarriedLoadResponse> loads) {
@@ -16,9 +16,9 @@ public record CarriedResponse(List<CarriedLoadResponse> loads) {
      */
     public record CarriedLoadResponse(
             double frequencyMHz,
-            @OrNull Double resistanceOhm,
-            @OrNull Double reactanceOhm,
-            @OrNull Double swrAtRadio,
-            @OrNull Double swrAtAntenna,
-            @OrNull String whyNot) {}
+            @Nullable Double resistanceOhm,
+            @Nullable Double reactanceOhm,
+            @Nullable Double swrAtRadio,
+            @Nullable Double swrAtAntenna,
+            @Nullable String whyNot) {}
 }

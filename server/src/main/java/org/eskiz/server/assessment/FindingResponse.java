@@ -1,7 +1,7 @@
 package org.eskiz.server.assessment;
 
 import java.util.Map;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something an operator should know about a figure.
@@ -16,8 +16,8 @@ import org.eskiz.server.problem.OrNull;
 public record FindingResponse(
         String code,
         Severity severity,
-        @OrNull String elementId,
-        @OrNull String bandId,
+        @Nullable String elementId,
+        @Nullable String bandId,
         Map<String, Object> values,
         String text) {
 

@@ -2,7 +2,7 @@ package org.eskiz.server.assessment;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What happens along a run. Voltages and currents are r.m.s. at the radio's power as stated, its peak; margins take in the
@@ -32,23 +32,23 @@ public record ProfileResponse(List<LineResponse> lines, List<JointResponse> join
      */
     public record LineResponse(
             int element,
-            @OrNull String id,
+            @Nullable String id,
             List<PlaceResponse> points,
             double maxVoltageRms,
-            @OrNull Double maxVoltageFromRadioM,
+            @Nullable Double maxVoltageFromRadioM,
             double maxCurrentRms,
-            @OrNull Double maxCurrentFromRadioM,
+            @Nullable Double maxCurrentFromRadioM,
             double maxHeatWPerM,
-            @OrNull Double maxHeatFromRadioM,
+            @Nullable Double maxHeatFromRadioM,
             double equivalentMatchedPowerW,
             double electricalLengthWavelengths,
             double delayNs,
-            @OrNull Double ratedPowerW,
-            @OrNull Double ratedPeakVoltageV,
-            @OrNull Double heatAtRatingWPerM,
-            @OrNull Double voltageAtRatingRms,
-            @OrNull Double powerMargin,
-            @OrNull Double voltageMargin) {}
+            @Nullable Double ratedPowerW,
+            @Nullable Double ratedPeakVoltageV,
+            @Nullable Double heatAtRatingWPerM,
+            @Nullable Double voltageAtRatingRms,
+            @Nullable Double powerMargin,
+            @Nullable Double voltageMargin) {}
 
     /**
      * One place on a line; each figure is a number, or its bounds where the angle of the load is not known.
@@ -84,10 +84,10 @@ public record ProfileResponse(List<LineResponse> lines, List<JointResponse> join
      */
     public record JointResponse(
             int element,
-            @OrNull String id,
+            @Nullable String id,
             double voltageRms,
-            @OrNull Double ratedPeakVoltageV,
-            @OrNull Double ratedPowerW,
-            @OrNull Double powerMargin,
-            @OrNull Double voltageMargin) {}
+            @Nullable Double ratedPeakVoltageV,
+            @Nullable Double ratedPowerW,
+            @Nullable Double powerMargin,
+            @Nullable Double voltageMargin) {}
 }

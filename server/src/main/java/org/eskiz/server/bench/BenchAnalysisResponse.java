@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.eskiz.core.bench.Cause;
 import org.eskiz.core.bench.SheetDeviation;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a test comes to.
@@ -24,14 +24,14 @@ import org.eskiz.server.problem.OrNull;
 record BenchAnalysisResponse(
         List<ReadingResultResponse> readings,
         List<BenchFigureResponse> figures,
-        @OrNull SweptLineResponse line,
+        @Nullable SweptLineResponse line,
         List<SweptPointResponse> curve,
         List<SeveralLengthsResponse> severalLengths,
-        @OrNull SheetDeviation.Outcome outcome,
-        @OrNull BenchFigureResponse worst,
-        @OrNull CauseResponse cause,
+        SheetDeviation.@Nullable Outcome outcome,
+        @Nullable BenchFigureResponse worst,
+        @Nullable CauseResponse cause,
         List<String> likeTypes,
-        @OrNull OwnCableResponse ownCable,
+        @Nullable OwnCableResponse ownCable,
         List<BenchFindingResponse> findings) {
 
     /**
@@ -41,12 +41,12 @@ record BenchAnalysisResponse(
      * @param trouble what is wrong with it, in a sentence; null for nothing
      */
     record ReadingResultResponse(
-            @OrNull Double lossDb,
-            @OrNull Double leastDb,
-            @OrNull Double mostDb,
-            @OrNull Double expectedDb,
-            @OrNull SheetDeviation.Outcome outcome,
-            @OrNull String trouble) {}
+            @Nullable Double lossDb,
+            @Nullable Double leastDb,
+            @Nullable Double mostDb,
+            @Nullable Double expectedDb,
+            SheetDeviation.@Nullable Outcome outcome,
+            @Nullable String trouble) {}
 
     /**
      * A loss at one frequency.
@@ -61,12 +61,12 @@ record BenchAnalysisResponse(
             double lossDb,
             double leastDb,
             double mostDb,
-            @OrNull Double per100mDb,
-            @OrNull Double expectedDb,
-            @OrNull Double allowedDb,
-            @OrNull Double excessDb,
-            @OrNull Double percentOfSheet,
-            @OrNull SheetDeviation.Outcome outcome) {}
+            @Nullable Double per100mDb,
+            @Nullable Double expectedDb,
+            @Nullable Double allowedDb,
+            @Nullable Double excessDb,
+            @Nullable Double percentOfSheet,
+            SheetDeviation.@Nullable Outcome outcome) {}
 
     /**
      * A line as a sweep shows it.
@@ -77,9 +77,9 @@ record BenchAnalysisResponse(
      * @param isEstimate whether it rests on one look into one end
      */
     record SweptLineResponse(
-            @OrNull Double impedanceOhm,
-            @OrNull Double lengthM,
-            @OrNull Double velocityFactor,
+            @Nullable Double impedanceOhm,
+            @Nullable Double lengthM,
+            @Nullable Double velocityFactor,
             double longestM,
             boolean isEstimate) {}
 
@@ -92,17 +92,17 @@ record BenchAnalysisResponse(
             double frequencyMHz,
             double lossDb,
             double plainLossDb,
-            @OrNull Double returnLossDb,
-            @OrNull Double per100mDb,
-            @OrNull Double expectedDb) {}
+            @Nullable Double returnLossDb,
+            @Nullable Double per100mDb,
+            @Nullable Double expectedDb) {}
 
     /** Cable and connectors, parted at one frequency. */
     record SeveralLengthsResponse(
             double frequencyMHz,
             double cableDbPer100m,
             double connectorsDb,
-            @OrNull Double residualDb,
-            @OrNull Double sheetDbPer100m) {}
+            @Nullable Double residualDb,
+            @Nullable Double sheetDbPer100m) {}
 
     /** The likely cause, its share of the excess, and how much of it there is. */
     record CauseResponse(Cause.Kind kind, double share, double amount) {}

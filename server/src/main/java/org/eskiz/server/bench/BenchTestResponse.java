@@ -7,7 +7,7 @@ import java.util.UUID;
 import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A stored test.
@@ -37,15 +37,15 @@ record BenchTestResponse(
             boolean demo,
             boolean setAside,
             BenchMethod method,
-            @OrNull LocalDate testedOn,
-            @OrNull String piece,
-            @OrNull UUID pieceId,
-            @OrNull String cableKey,
-            @OrNull String cableName,
-            @OrNull Double lengthM,
-            @OrNull SheetDeviation.Outcome outcome,
-            @OrNull CauseResponse cause,
-            @OrNull BenchFigureResponse worst,
+            @Nullable LocalDate testedOn,
+            @Nullable String piece,
+            @Nullable UUID pieceId,
+            @Nullable String cableKey,
+            @Nullable String cableName,
+            @Nullable Double lengthM,
+            SheetDeviation.@Nullable Outcome outcome,
+            @Nullable CauseResponse cause,
+            @Nullable BenchFigureResponse worst,
             List<BenchFigureResponse> figures,
             List<String> madeTypes) {}
 }

@@ -2,7 +2,7 @@ package org.eskiz.server.bench;
 
 import java.util.List;
 import org.eskiz.core.bench.DistanceToFault;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What reflects where.
@@ -32,5 +32,5 @@ record DistanceResponse(
             double reflection,
             double returnLossDb,
             DistanceToFault.Kind kind,
-            @OrNull Double echoOfM) {}
+            @Nullable Double echoOfM) {}
 }

@@ -10,7 +10,7 @@ import java.util.List;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.core.cable.SheetCheck;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /** A cable type on the wire, where its groups are one flat object. */
 record CableTypeResponse(
@@ -25,7 +25,7 @@ record CableTypeResponse(
         @JsonUnwrapped Mechanics mechanics,
         @JsonUnwrapped Ratings ratings,
         @JsonUnwrapped Price price,
-        @OrNull String note,
+        @Nullable String note,
         List<PointResponse> points,
         @JsonUnwrapped FittedSheetResponse sheet,
 
@@ -37,8 +37,8 @@ record CableTypeResponse(
     /** Where its figures come from, each said for itself. */
     record CableSourceResponse(
             Provenance provenance,
-            @OrNull String sourceTitle,
-            @OrNull LocalDate sourceDate,
+            @Nullable String sourceTitle,
+            @Nullable LocalDate sourceDate,
             Provenance mechanicsProvenance,
             Provenance ratingsProvenance) {
 
@@ -55,7 +55,7 @@ record CableTypeResponse(
             @Schema(
                     description =
                             "least k1 that copper allows at its size; null where size is not known, and for balanced line")
-            @OrNull
+            @Nullable
             Double floorK1,
 
             @Schema(description = "some row of its sheet loses less than copper of its size allows")

@@ -2,7 +2,7 @@ package org.eskiz.server.catalogue;
 
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a file would bring, or has brought.
@@ -10,7 +10,7 @@ import org.eskiz.server.problem.OrNull;
  * @param importId to take it back by; null as long as nothing is stored
  * @param rows one for each cable type and connector in the file
  */
-public record CatalogueImportResponse(@OrNull UUID importId, List<ImportedRowResponse> rows) {
+public record CatalogueImportResponse(@Nullable UUID importId, List<ImportedRowResponse> rows) {
 
     /**
      * One of them.
@@ -22,10 +22,10 @@ public record CatalogueImportResponse(@OrNull UUID importId, List<ImportedRowRes
     public record ImportedRowResponse(
             int line,
             Part part,
-            @OrNull String key,
-            @OrNull String name,
+            @Nullable String key,
+            @Nullable String name,
             What what,
-            @OrNull String why,
+            @Nullable String why,
             List<String> changed) {}
 
     /** What a row is of. */

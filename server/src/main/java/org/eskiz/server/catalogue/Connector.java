@@ -2,7 +2,7 @@ package org.eskiz.server.catalogue;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A kind of connector; figures are those of one mated pair: of what came with Eskiz they are typical, and the price is a
@@ -28,14 +28,14 @@ public record Connector(
         double lossDb,
         double lossAtMHz,
         double peakVoltageV,
-        @OrNull Double averagePowerW,
-        @OrNull Double ratedAtMHz,
+        @Nullable Double averagePowerW,
+        @Nullable Double ratedAtMHz,
         boolean watertight,
-        @OrNull Double fitsLeastMm,
-        @OrNull Double fitsMostMm,
-        @OrNull BigDecimal price,
-        @OrNull String priceCurrency,
-        @OrNull LocalDate pricedOn,
-        @OrNull String note,
+        @Nullable Double fitsLeastMm,
+        @Nullable Double fitsMostMm,
+        @Nullable BigDecimal price,
+        @Nullable String priceCurrency,
+        @Nullable LocalDate pricedOn,
+        @Nullable String note,
         boolean builtIn,
         boolean retired) {}

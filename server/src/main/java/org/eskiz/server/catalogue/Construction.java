@@ -2,9 +2,9 @@ package org.eskiz.server.catalogue;
 
 import jakarta.persistence.Embeddable;
 import jakarta.validation.constraints.NotNull;
-import org.eskiz.server.problem.OrNull;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
+import org.jspecify.annotations.Nullable;
 
 /** How a type is made, and what that makes of it for a wave; null where it is not known. */
 @Embeddable
@@ -16,10 +16,10 @@ public record Construction(
         Double velocityFactor,
 
         Boolean balanced,
-        @OrNull @PlainText(max = 60) String jacket,
-        @OrNull @PlainText(max = 60) String centreConductor,
-        @OrNull @PlainText(max = 60) String shield,
-        @OrNull @PlainText(max = 60) String dielectric) {
+        @Nullable @PlainText(max = 60) String jacket,
+        @Nullable @PlainText(max = 60) String centreConductor,
+        @Nullable @PlainText(max = 60) String shield,
+        @Nullable @PlainText(max = 60) String dielectric) {
 
     /** Of which nothing is known. */
     public static final Construction UNKNOWN = new Construction(null, null, null, null, null, null, null);

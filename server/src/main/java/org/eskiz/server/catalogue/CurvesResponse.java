@@ -1,7 +1,7 @@
 package org.eskiz.server.catalogue;
 
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /** One curve a type, in the order of the request. */
 public record CurvesResponse(List<CableCurveResponse> curves) {
@@ -20,7 +20,7 @@ public record CurvesResponse(List<CableCurveResponse> curves) {
     public record CablePointResponse(
             double attenuationDbPer100m,
             double lossDb,
-            @OrNull Double floorDbPer100m,
-            @OrNull Double averagePowerW,
+            @Nullable Double floorDbPer100m,
+            @Nullable Double averagePowerW,
             boolean extrapolated) {}
 }

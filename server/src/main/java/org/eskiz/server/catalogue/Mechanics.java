@@ -4,33 +4,36 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
-import org.eskiz.server.problem.OrNull;
 import org.eskiz.server.problem.Within;
+import org.jspecify.annotations.Nullable;
 
 /** What can be held in the hand, and where it may lie; null where it is not known. */
 @Embeddable
 public record Mechanics(
-        @OrNull @Within(what = "outer diameter in mm", min = 0.1, max = 1000)
+        @Nullable @Within(what = "outer diameter in mm", min = 0.1, max = 1000)
         Double outerDiameterMm,
 
-        @OrNull @Within(what = "mass in g per m", min = 0.1, max = 100_000) @Column(name = "mass_g_per_m")
+        @Nullable @Within(what = "mass in g per m", min = 0.1, max = 100_000) @Column(name = "mass_g_per_m")
         Double massGPerM,
 
-        @OrNull @Within(what = RADIUS, min = 0.1, max = 1e5) Double bendRadiusOnceMm,
-        @OrNull @Within(what = RADIUS, min = 0.1, max = 1e5) Double bendRadiusRepeatedMm,
+        @Nullable @Within(what = RADIUS, min = 0.1, max = 1e5)
+        Double bendRadiusOnceMm,
 
-        @OrNull @Within(what = TEMPERATURE, min = -100, max = 400) @Column(name = "min_install_c")
+        @Nullable @Within(what = RADIUS, min = 0.1, max = 1e5)
+        Double bendRadiusRepeatedMm,
+
+        @Nullable @Within(what = TEMPERATURE, min = -100, max = 400) @Column(name = "min_install_c")
         Double minInstallC,
 
-        @OrNull @Within(what = TEMPERATURE, min = -100, max = 400) @Column(name = "min_operating_c")
+        @Nullable @Within(what = TEMPERATURE, min = -100, max = 400) @Column(name = "min_operating_c")
         Double minOperatingC,
 
-        @OrNull @Within(what = TEMPERATURE, min = -100, max = 400) @Column(name = "max_operating_c")
+        @Nullable @Within(what = TEMPERATURE, min = -100, max = 400) @Column(name = "max_operating_c")
         Double maxOperatingC,
 
-        @OrNull Boolean directBurial,
-        @OrNull Boolean sunResistant,
-        @OrNull @Enumerated(EnumType.STRING) Flexing flexing) {
+        @Nullable Boolean directBurial,
+        @Nullable Boolean sunResistant,
+        @Nullable @Enumerated(EnumType.STRING) Flexing flexing) {
 
     private static final String RADIUS = "bend radius in mm";
     private static final String TEMPERATURE = "temperature in °C";

@@ -6,9 +6,9 @@ import jakarta.persistence.Embeddable;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
-import org.eskiz.server.problem.OrNull;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a metre costs.
@@ -21,18 +21,20 @@ import org.hibernate.type.SqlTypes;
  */
 @Embeddable
 public record Price(
-        @Schema(description = "decimal; null where not known") @OrNull @Column(name = "price_per_m")
+        @Schema(description = "decimal; null where not known") @Nullable @Column(name = "price_per_m")
         BigDecimal pricePerM,
 
-        @OrNull @JdbcTypeCode(SqlTypes.CHAR) @Column(length = 3)
+        @Nullable @JdbcTypeCode(SqlTypes.CHAR) @Column(length = 3)
         String priceCurrency,
 
         @Schema(description = "an invented price to try things with")
         boolean priceIsSample,
 
-        @OrNull LocalDate pricedOn,
+        @Nullable LocalDate pricedOn,
 
-        @Schema(description = "whole lengths it is sold in; null for by the metre") @OrNull @Column(name = "sold_in_m")
+        @Schema(description = "whole lengths it is sold in; null for by the metre")
+        @Nullable
+        @Column(name = "sold_in_m")
         Double soldInM) {
 
     /** As the database keeps it. */

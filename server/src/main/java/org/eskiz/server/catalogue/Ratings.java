@@ -5,8 +5,8 @@ import static java.util.Objects.requireNonNullElse;
 import jakarta.persistence.Column;
 import jakarta.persistence.Embeddable;
 import org.eskiz.core.cable.AveragePower;
-import org.eskiz.server.problem.OrNull;
 import org.eskiz.server.problem.Within;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a type bears; null where it is not known.
@@ -17,10 +17,10 @@ import org.eskiz.server.problem.Within;
  */
 @Embeddable
 public record Ratings(
-        @OrNull @Within(what = "peak voltage in V", min = 1, max = 1e6) @Column(name = "peak_voltage_v")
+        @Nullable @Within(what = "peak voltage in V", min = 1, max = 1e6) @Column(name = "peak_voltage_v")
         Double peakVoltageV,
 
-        @OrNull @Within(what = "average power in W", min = 1e-3, max = 1e6) @Column(name = "average_power_w")
+        @Nullable @Within(what = "average power in W", min = 1e-3, max = 1e6) @Column(name = "average_power_w")
         Double averagePowerW,
 
         @Within(what = "frequency of the rating in MHz", min = 0.1, max = 30_000) @Column(name = "rated_at_mhz")

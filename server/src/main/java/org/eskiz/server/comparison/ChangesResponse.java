@@ -3,7 +3,7 @@ package org.eskiz.server.comparison;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.run.Matching;
 import org.eskiz.server.comparison.ComparisonResponse.RowResponse;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What would change the answer, seen from one row.
@@ -17,12 +17,12 @@ import org.eskiz.server.problem.OrNull;
  * @param matchingMoved what moving the matching unit would do; null where there is none
  */
 public record ChangesResponse(
-        @OrNull RowResponse nextCheaper,
-        @OrNull ShorteningResponse shortening,
-        @OrNull StepUpResponse stepUp,
-        @OrNull FarthestResponse farthest,
-        @OrNull Double highestMHz,
-        @OrNull MatchingMovedResponse matchingMoved) {
+        @Nullable RowResponse nextCheaper,
+        @Nullable ShorteningResponse shortening,
+        @Nullable StepUpResponse stepUp,
+        @Nullable FarthestResponse farthest,
+        @Nullable Double highestMHz,
+        @Nullable MatchingMovedResponse matchingMoved) {
 
     /**
      * A shorter run.
@@ -42,15 +42,15 @@ public record ChangesResponse(
     public record StepUpResponse(
             RowResponse row,
             double onTransmitDb,
-            @OrNull Double onReceiveDb,
-            @OrNull Double powerInsteadW) {}
+            @Nullable Double onReceiveDb,
+            @Nullable Double powerInsteadW) {}
 
     /**
      * How far the row goes.
      *
      * @param band position of the band that fails first; null for cost or mass
      */
-    public record FarthestResponse(@OrNull Integer band, Reach.Kind kind, double lengthM) {}
+    public record FarthestResponse(@Nullable Integer band, Reach.Kind kind, double lengthM) {}
 
     /**
      * The matching unit at the other end.
@@ -59,5 +59,5 @@ public record ChangesResponse(
      * @param first what would then be first of those that get through; null where nothing does
      */
     public record MatchingMovedResponse(
-            Matching to, RowResponse row, @OrNull RowResponse first) {}
+            Matching to, RowResponse row, @Nullable RowResponse first) {}
 }

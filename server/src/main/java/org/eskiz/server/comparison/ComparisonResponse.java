@@ -10,7 +10,7 @@ import org.eskiz.core.choice.Verdict;
 import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.ProfileResponse;
 import org.eskiz.server.document.RequirementSpec;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The ledger.
@@ -25,7 +25,7 @@ public record ComparisonResponse(
         String presentRowId,
         List<RowResponse> rows,
         List<RelaxationResponse> relaxations,
-        @OrNull LadderResponse ladder,
+        @Nullable LadderResponse ladder,
         List<DetailResponse> details) {
 
     /**
@@ -45,12 +45,12 @@ public record ComparisonResponse(
             Suitability suitability,
             Verdict verdict,
             List<ReasonResponse> reasons,
-            @OrNull Double leastSpareDb,
-            @OrNull CostResponse cost,
-            @OrNull MassResponse mass,
+            @Nullable Double leastSpareDb,
+            @Nullable CostResponse cost,
+            @Nullable MassResponse mass,
             List<CellResponse> cells,
             List<ReachResponse> reach,
-            @OrNull ReachResponse reachOfRun) {}
+            @Nullable ReachResponse reachOfRun) {}
 
     /**
      * What to ask less of so that a cable gets through.
@@ -68,8 +68,8 @@ public record ComparisonResponse(
     public record EasedResponse(
             int requirement,
             RequirementSpec.Kind kind,
-            @OrNull Double asked,
-            @OrNull Double to) {}
+            @Nullable Double asked,
+            @Nullable Double to) {}
 
     /**
      * Where more money stops paying, on one band.
@@ -81,7 +81,7 @@ public record ComparisonResponse(
      */
     public record LadderResponse(
             int band,
-            @OrNull String currency,
+            @Nullable String currency,
             List<ValuePointResponse> points,
             List<LadderStepResponse> steps,
             int knee) {}
@@ -92,11 +92,13 @@ public record ComparisonResponse(
             String name,
             double cost,
             double totalLossDb,
-            @OrNull Double costPerDeliveredW) {}
+            @Nullable Double costPerDeliveredW) {}
 
     /** One step up; the first has no cost of its own. */
     public record LadderStepResponse(
-            String rowId, @OrNull Double costPerDb, @OrNull Double costPerW) {}
+            String rowId,
+            @Nullable Double costPerDb,
+            @Nullable Double costPerW) {}
 
     /**
      * How far a cable would go on a band and still meet what is asked.
@@ -108,7 +110,7 @@ public record ComparisonResponse(
 
     /** What stands in one of the candidate lines. */
     public record AssignmentResponse(
-            @Schema(description = "null when the request gave none") @OrNull
+            @Schema(description = "null when the request gave none") @Nullable
             String elementId,
 
             int element,
@@ -117,9 +119,9 @@ public record ComparisonResponse(
 
     /** Where a cable comes from: a key of the catalogue, a piece of the locker, or the client's own id. */
     public record SourceResponse(
-            @OrNull String cableKey,
-            @OrNull UUID pieceId,
-            @OrNull String candidateId) {}
+            @Nullable String cableKey,
+            @Nullable UUID pieceId,
+            @Nullable String candidateId) {}
 
     public record CostResponse(
             BigDecimal amount,
@@ -138,11 +140,11 @@ public record ComparisonResponse(
      * @param worstAngleLossDb total loss at the worst angle of the load; equal to the total where the angle is known
      */
     public record CellResponse(
-            @OrNull String bandId,
-            @OrNull Double totalLossDb,
-            @OrNull Double powerAtAntennaW,
-            @OrNull Double worstAngleLossDb,
-            @OrNull Double swrAtRadio,
+            @Nullable String bandId,
+            @Nullable Double totalLossDb,
+            @Nullable Double powerAtAntennaW,
+            @Nullable Double worstAngleLossDb,
+            @Nullable Double swrAtRadio,
             Verdict verdict) {}
 
     /**
@@ -155,9 +157,9 @@ public record ComparisonResponse(
     public record ReasonResponse(
             String code,
             Verdict verdict,
-            @OrNull Integer band,
-            @OrNull Integer requirement,
-            @OrNull String bandId,
+            @Nullable Integer band,
+            @Nullable Integer requirement,
+            @Nullable String bandId,
             ReasonValuesResponse values,
             String text) {}
 
@@ -170,10 +172,10 @@ public record ComparisonResponse(
      *     is extrapolated
      */
     public record ReasonValuesResponse(
-            @OrNull RequirementSpec.Kind kind,
-            @OrNull Double asked,
-            @OrNull Double reached,
-            @OrNull String currency) {}
+            RequirementSpec.@Nullable Kind kind,
+            @Nullable Double asked,
+            @Nullable Double reached,
+            @Nullable String currency) {}
 
     /**
      * A cell with its elements.
@@ -185,8 +187,8 @@ public record ComparisonResponse(
             String rowId,
             int band,
             AssessmentResponse.BandResponse assessment,
-            @OrNull LossRangeResponse atTolerance,
-            @OrNull ProfileResponse profile) {}
+            @Nullable LossRangeResponse atTolerance,
+            @Nullable ProfileResponse profile) {}
 
     /** Total loss when every line loses as little or as much as its tolerance allows. */
     public record LossRangeResponse(double leastDb, double mostDb) {}

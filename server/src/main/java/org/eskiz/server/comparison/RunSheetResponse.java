@@ -2,7 +2,7 @@ package org.eskiz.server.comparison;
 
 import java.util.List;
 import org.eskiz.server.assessment.AssessmentResponse;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What is needed on the roof.
@@ -35,7 +35,7 @@ public record RunSheetResponse(
             boolean isCable,
             double needed,
             double bought,
-            @OrNull ComparisonResponse.CostResponse cost) {}
+            ComparisonResponse.@Nullable CostResponse cost) {}
 
     /**
      * A piece to be cut.
@@ -55,7 +55,7 @@ public record RunSheetResponse(
      * @param swrAtRadio with the antenna on it; null without limit
      */
     record ExpectedResponse(
-            @OrNull Double throughW,
+            @Nullable Double throughW,
             double matchedLossDb,
-            @OrNull Double swrAtRadio) {}
+            @Nullable Double swrAtRadio) {}
 }

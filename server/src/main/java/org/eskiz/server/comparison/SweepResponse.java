@@ -1,7 +1,7 @@
 package org.eskiz.server.comparison;
 
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Curves of some rows.
@@ -25,7 +25,7 @@ public record SweepResponse(List<Double> at, List<Integer> bands, List<CurveResp
     public record CurvePointResponse(
             double matchedLossDb,
             double totalLossDb,
-            @OrNull Double powerAtAntennaW,
-            @OrNull Double swrAtRadio,
-            @OrNull Double swrAtAntenna) {}
+            @Nullable Double powerAtAntennaW,
+            @Nullable Double swrAtRadio,
+            @Nullable Double swrAtAntenna) {}
 }

@@ -1,7 +1,7 @@
 package org.eskiz.server.exchange;
 
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a file says at the frequencies asked for.
@@ -22,9 +22,9 @@ public record LoadFileResponse(int rows, double lowestMHz, double highestMHz, Li
      */
     public record ReadLoadResponse(
             double frequencyMHz,
-            @OrNull Double resistanceOhm,
-            @OrNull Double reactanceOhm,
-            @OrNull Double swr,
-            @OrNull Double referenceOhm,
-            @OrNull String whyNot) {}
+            @Nullable Double resistanceOhm,
+            @Nullable Double reactanceOhm,
+            @Nullable Double swr,
+            @Nullable Double referenceOhm,
+            @Nullable String whyNot) {}
 }

@@ -2,7 +2,7 @@ package org.eskiz.server.exchange;
 
 import java.util.List;
 import org.eskiz.core.cable.SheetCheck;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What was understood of a table, before anything is stored.
@@ -53,7 +53,7 @@ public record SheetTextResponse(
      * @param number as the slip says
      */
     public record SheetFindingResponse(
-            SheetCheck.Slip slip, @OrNull Integer row, double number) {}
+            SheetCheck.Slip slip, @Nullable Integer row, double number) {}
 
     public record SheetFitResponse(double k1, double k2, double worstRelativeResidual) {}
 }

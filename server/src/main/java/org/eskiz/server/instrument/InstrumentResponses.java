@@ -1,7 +1,7 @@
 package org.eskiz.server.instrument;
 
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /** What instruments answer. */
 final class InstrumentResponses {
@@ -24,13 +24,13 @@ final class InstrumentResponses {
     record IdentityResponse(
             String identity,
             InstrumentKind kind,
-            @OrNull Boolean calibrated,
+            @Nullable Boolean calibrated,
             List<String> shelf,
-            @OrNull String cable) {}
+            @Nullable String cable) {}
 
     /** Ports on this machine; null for one that was not started. */
     record StandInsResponse(
-            @OrNull Integer analyserPort, @OrNull Integer wattmeterPort) {}
+            @Nullable Integer analyserPort, @Nullable Integer wattmeterPort) {}
 
     record CalibrationResponse(boolean calibrated) {}
 

@@ -2,7 +2,7 @@ package org.eskiz.server.locker;
 
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A kit that is kept.
@@ -15,7 +15,7 @@ record KitResponse(
         long version,
         boolean demo,
         String name,
-        @OrNull String note,
+        @Nullable String note,
         List<PackedResponse> pieces,
         List<AdapterResponse> adapters,
         double lengthM,

@@ -6,7 +6,7 @@ import org.eskiz.core.kit.Eligibility;
 import org.eskiz.core.kit.KitPreference;
 import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.document.RunElement;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The kits that were found.
@@ -22,7 +22,7 @@ record KitSearchResponse(
         double wantedM,
         double frequencyMHz,
         List<FoundKitResponse> kits,
-        @OrNull Double shortByM,
+        @Nullable Double shortByM,
         List<LeftOutResponse> leftOut,
         long setsTried) {
 
@@ -44,10 +44,10 @@ record KitSearchResponse(
             double lengthM,
             double leftOverM,
             double lossDb,
-            @OrNull Double massKg,
+            @Nullable Double massKg,
             int matedPairs,
             List<PackedAdapterResponse> adapters,
-            @OrNull SpareResponse spare,
+            @Nullable SpareResponse spare,
             ComparisonResponse.RowResponse row) {}
 
     /**

@@ -1,7 +1,7 @@
 package org.eskiz.server.locker;
 
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The best set of each size.
@@ -24,7 +24,7 @@ record LengthSetResponse(List<SetResponse> sets, boolean proven, long setsTried)
             List<UseResponse> uses,
             double meanLossDb,
             double worstLossDb,
-            @OrNull Double massKg) {}
+            @Nullable Double massKg) {}
 
     record UseResponse(List<Double> lengthsM, double lossDb, double leftOverM) {}
 }

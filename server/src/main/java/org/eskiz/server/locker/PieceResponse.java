@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.bench.Cause;
 import org.eskiz.core.bench.SheetDeviation;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A piece with its whole life.
@@ -17,7 +17,7 @@ import org.eskiz.server.problem.OrNull;
 record PieceResponse(
         PieceSummary summary,
         List<PieceEventResponse> events,
-        @OrNull MeasuredLawResponse measured,
+        @Nullable MeasuredLawResponse measured,
         List<String> kits) {
 
     /**
@@ -30,20 +30,20 @@ record PieceResponse(
      */
     record PieceEventResponse(
             EventKind kind,
-            @OrNull UUID id,
+            @Nullable UUID id,
             LocalDate on,
-            @OrNull LocalDate until,
-            @OrNull String to,
+            @Nullable LocalDate until,
+            @Nullable String to,
             boolean wet,
             boolean frozen,
             boolean trodden,
-            @OrNull Double lengthBeforeM,
-            @OrNull Double lengthAfterM,
-            @OrNull String note,
-            @OrNull Double lossDb,
-            @OrNull Double percentOfSheet,
-            @OrNull SheetDeviation.Outcome outcome,
-            @OrNull Cause.Kind cause) {}
+            @Nullable Double lengthBeforeM,
+            @Nullable Double lengthAfterM,
+            @Nullable String note,
+            @Nullable Double lossDb,
+            @Nullable Double percentOfSheet,
+            SheetDeviation.@Nullable Outcome outcome,
+            Cause.@Nullable Kind cause) {}
 
     enum EventKind {
         BOUGHT,

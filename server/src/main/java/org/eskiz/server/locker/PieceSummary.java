@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.kit.End;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A piece in the locker, and how it stands.
@@ -29,32 +29,32 @@ record PieceSummary(
         long version,
         boolean demo,
         String label,
-        @OrNull String cableKey,
-        @OrNull String cableName,
+        @Nullable String cableKey,
+        @Nullable String cableName,
         double lengthM,
-        @OrNull EndResponse near,
-        @OrNull EndResponse far,
-        @OrNull LocalDate boughtOn,
-        @OrNull BigDecimal price,
-        @OrNull String priceCurrency,
-        @OrNull String keptAt,
-        @OrNull String note,
-        @OrNull Double massKg,
-        @OrNull LocalDate retiredOn,
-        @OrNull LocalDate outSince,
-        @OrNull String outTo,
+        @Nullable EndResponse near,
+        @Nullable EndResponse far,
+        @Nullable LocalDate boughtOn,
+        @Nullable BigDecimal price,
+        @Nullable String priceCurrency,
+        @Nullable String keptAt,
+        @Nullable String note,
+        @Nullable Double massKg,
+        @Nullable LocalDate retiredOn,
+        @Nullable LocalDate outSince,
+        @Nullable String outTo,
         int outings,
         int hardOutings,
         PieceCondition standing,
         List<StandingReasonResponse> reasons,
-        @OrNull LocalDate lastTestedOn,
-        @OrNull Double referenceMHz,
-        @OrNull Double percentOfSheet,
-        @OrNull Double retireAtPercent,
-        @OrNull Double moreThanFirstDb,
-        @OrNull TrendResponse trend,
-        @OrNull LocalDate testAgainOn,
-        @OrNull TestAgain.Why testAgainWhy,
+        @Nullable LocalDate lastTestedOn,
+        @Nullable Double referenceMHz,
+        @Nullable Double percentOfSheet,
+        @Nullable Double retireAtPercent,
+        @Nullable Double moreThanFirstDb,
+        @Nullable TrendResponse trend,
+        @Nullable LocalDate testAgainOn,
+        TestAgain.@Nullable Why testAgainWhy,
         List<PlanNameResponse> plans) {
 
     /** How a piece stands. */
@@ -79,7 +79,7 @@ record PieceSummary(
      * @param amount the number in it: dB, percent or a count, by its code; null for none
      */
     record StandingReasonResponse(
-            Code code, @OrNull LocalDate on, @OrNull Double amount) {
+            Code code, @Nullable LocalDate on, @Nullable Double amount) {
 
         enum Code {
             /** Not used since {@code on}. */
@@ -115,8 +115,8 @@ record PieceSummary(
     record TrendResponse(
             double percentPerYear,
             double percentAtLastTest,
-            @OrNull Double least,
-            @OrNull Double most) {}
+            @Nullable Double least,
+            @Nullable Double most) {}
 
     record PlanNameResponse(UUID id, String site, String name) {}
 }

@@ -7,9 +7,9 @@ import org.eskiz.core.bench.Ageing;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.server.problem.CurrencyCode;
-import org.eskiz.server.problem.OrNull;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
+import org.jspecify.annotations.Nullable;
 
 /**
  * How the operator likes to work.
@@ -40,7 +40,7 @@ public record Settings(
         @NotNull(message = "must be given") LengthUnit lengths,
         @NotNull(message = "must be given") TemperatureUnit temperatures,
 
-        @OrNull @Within(what = "loss of one joint in dB", min = 0, max = 60)
+        @Nullable @Within(what = "loss of one joint in dB", min = 0, max = 60)
         Double flatJointLossDb,
 
         @NotNull(message = "must be given") @CurrencyCode String currency,
@@ -48,7 +48,7 @@ public record Settings(
         @NotNull(message = "must be given") @Within(what = "ITU region", min = 1, max = 3)
         Integer region,
 
-        @OrNull @Within(what = "licence power in W", min = 1e-3, max = 1e5)
+        @Nullable @Within(what = "licence power in W", min = 1e-3, max = 1e5)
         Double licencePowerW,
 
         @NotNull(message = "must be given") Preference preference,
@@ -64,7 +64,7 @@ public record Settings(
 
         @NotNull(message = "must be given") @Valid Tolerances tolerances,
         @NotNull(message = "must be given") @Valid Upkeep upkeep,
-        @OrNull @PlainText(max = 500) String instrumentHosts,
+        @Nullable @PlainText(max = 500) String instrumentHosts,
         @NotNull(message = "must be given") Palette palette,
         @NotNull(message = "must be given") Boolean letterShortcuts,
         @NotNull(message = "must be given") Boolean demoHidden) {

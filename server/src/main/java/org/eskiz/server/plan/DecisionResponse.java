@@ -4,7 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
 import org.eskiz.server.comparison.ComparisonResponse;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -26,5 +26,5 @@ record DecisionResponse(
 
         String coreVersion,
 
-        @Schema(description = "null while it stands") @OrNull
+        @Schema(description = "null while it stands") @Nullable
         Instant withdrawnAt) {}

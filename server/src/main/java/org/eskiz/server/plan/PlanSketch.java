@@ -2,7 +2,7 @@ package org.eskiz.server.plan;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Enough of a plan to draw it small: its run on the band where least arrives.
@@ -18,10 +18,10 @@ record PlanSketch(
         String bandName,
         double totalLossDb,
         double lossBeforeRunDb,
-        @OrNull Double radioPowerW,
-        @OrNull Double powerAtAntennaW,
-        @OrNull String cableName,
-        @OrNull Double cableLengthM,
+        @Nullable Double radioPowerW,
+        @Nullable Double powerAtAntennaW,
+        @Nullable String cableName,
+        @Nullable Double cableLengthM,
         List<SketchedElement> elements) {
 
     /**

@@ -3,7 +3,7 @@ package org.eskiz.server.plan;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.UUID;
-import org.eskiz.server.problem.OrNull;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A plan in a list.
@@ -18,8 +18,8 @@ record PlanSummary(
         boolean demo,
         Instant updatedAt,
 
-        @Schema(description = "null when nothing is chosen") @OrNull
+        @Schema(description = "null when nothing is chosen") @Nullable
         String chosen,
 
-        @OrNull @Schema(description = "null where the plan cannot be assessed as it stands")
+        @Nullable @Schema(description = "null where the plan cannot be assessed as it stands")
         PlanSketch sketch) {}
