@@ -136,7 +136,10 @@ class BenchTest {
         button(page, "lay Duct 18 of 2026-04-11 beside others").click();
         button(page, "lay Duct 18 of 2026-08-15 beside others").click();
         assertThat(field(page, "losses side by side").getByRole(AriaRole.ROW)).hasCount(8);
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("as measured").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.RADIO,
+                        new Page.GetByRoleOptions().setName("as measured").setExact(true))
+                .click();
         assertThat(field(page, "losses side by side")).containsText("5.68");
         assertThat(page).hasURL(Pattern.compile("tests="));
     }

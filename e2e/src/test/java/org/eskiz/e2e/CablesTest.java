@@ -71,7 +71,10 @@ class CablesTest {
         assertThat(about.getByRole(AriaRole.LISTITEM).first()).containsText("−5.00 dB");
         field(page, "frequency of the reading").fill("10 GHz");
         assertThat(about.getByRole(AriaRole.LISTITEM).first()).containsText("beyond its sheet");
-        page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("what it bears").setExact(true)).click();
+        page.getByRole(
+                        AriaRole.RADIO,
+                        new Page.GetByRoleOptions().setName("what it bears").setExact(true))
+                .click();
         assertThat(page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("average power over frequency")))
                 .isVisible();
         page.getByLabel("filter cable types").fill("75 Ω");

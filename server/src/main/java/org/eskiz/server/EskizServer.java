@@ -3,6 +3,7 @@ package org.eskiz.server;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.temporal.ChronoUnit;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
@@ -15,9 +16,13 @@ public class EskizServer {
         SpringApplication.run(EskizServer.class, args);
     }
 
-    /** Times are UTC instants from here, so that a test can set them; to the microsecond, as the database keeps them. */
+    /**
+     * Times are UTC instants from here, to the microsecond, as the database keeps them.
+     *
+     * @param offset by which tests and pictures live in another time than the machine they are made on
+     */
     @Bean
-    Clock clock() {
-        return Clock.tick(Clock.systemUTC(), Duration.of(1, ChronoUnit.MICROS));
+    Clock clock(@Value("${eskiz.clock-offset:PT0S}") Duration offset) {
+        return Clock.offset(Clock.tick(Clock.systemUTC(), Duration.of(1, ChronoUnit.MICROS)), offset);
     }
 }

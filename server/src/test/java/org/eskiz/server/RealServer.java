@@ -1,5 +1,7 @@
 package org.eskiz.server;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -40,12 +42,16 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
         return type == Api.class ? running.api() : running.context().getBean(type);
     }
 
+    /** When the tests take place, whatever year the machine is in: after everything that happens in them. */
+    private static final Duration AWAY = Duration.between(Instant.now(), Instant.parse("2026-11-20T10:00:00Z"));
+
     /** How a server of the tests is started on a database. */
     public static String[] arguments(String databaseUrl, String... more) {
         List<String> arguments = new ArrayList<>(List.of(
                 "--spring.datasource.url=" + databaseUrl,
                 "--spring.datasource.username=eskiz_app",
                 "--server.port=0",
+                "--eskiz.clock-offset=" + AWAY,
                 "--springdoc.api-docs.path=/v3/made-api-docs",
                 "--springdoc.default-produces-media-type=application/json",
                 "--springdoc.default-consumes-media-type=application/json",

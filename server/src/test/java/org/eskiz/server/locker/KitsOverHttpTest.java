@@ -3,6 +3,7 @@ package org.eskiz.server.locker;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -162,9 +163,10 @@ class KitsOverHttpTest {
     }
 
     @Test
-    void twoThousandPiecesAreListedAndSearched(Api api, PieceRepository repository, OperatorService operators) {
+    void twoThousandPiecesAreListedAndSearched(
+            Api api, PieceRepository repository, OperatorService operators, Clock clock) {
         for (int i = 0; i < 2000; i++) {
-            PieceEntity piece = PieceEntity.create(UUID.randomUUID(), operators.current(), false, Instant.now());
+            PieceEntity piece = PieceEntity.create(UUID.randomUUID(), operators.current(), false, Instant.now(clock));
             piece.label = "many " + i;
             piece.lengthM = 1 + i % 37 * 0.7;
             piece.nearConnector = "n";

@@ -3,6 +3,7 @@ package org.eskiz.server.locker;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.eskiz.server.Api;
@@ -120,14 +121,15 @@ class LockerOverHttpTest {
     }
 
     @Test
-    void nothingHappensBeforeThePurchaseOrAfterToday(Api api) {
+    void nothingHappensBeforeThePurchaseOrAfterToday(Api api, Clock clock) {
         UUID id = piece(api);
         assertThat(move(api, "TOOK_OUT", "2024-02-28", id, "")
                         .expect(422)
                         .json()
                         .toString())
                 .contains("was bought on 2024-03-01; it was not out on 2024-02-28");
-        move(api, "TOOK_OUT", LocalDate.now().plusDays(2).toString(), id, "").expect(422);
+        move(api, "TOOK_OUT", LocalDate.now(clock).plusDays(2).toString(), id, "")
+                .expect(422);
         move(api, "TOOK_OUT", "2024-03-05", id, "").expect(200);
         String later = PIECE.formatted(id, "P " + id).replace("\"2024-03-01\"", "\"2024-04-01\", \"version\": 0");
         assertThat(api.put("/api/locker/pieces/" + id, later).expect(422).json().toString())
