@@ -22,5 +22,7 @@ export default defineConfig({
     reporters: ['default', 'junit'],
     outputFile: { junit: 'target/surefire-reports/TEST-vitest.xml' },
     restoreMocks: true,
+    setupFiles: 'src/testing/patience.ts',
+    testTimeout: 120_000,
   },
 });
