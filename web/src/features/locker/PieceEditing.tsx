@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { PieceLife, PieceSaid } from '../../api';
+import type { PieceLife, PieceSpec } from '../../api';
 import { answered, api, Refused } from '../../api';
 import { capital } from '../../words';
 import { PieceFields } from './PieceFields';
@@ -10,7 +10,7 @@ import type { PieceDraft } from './PieceFields';
 /** What is said of a piece, changed. */
 export function EditPiece({ life, onDone }: { life: PieceLife; onDone: () => void }) {
   const queries = useQueryClient();
-  const [draft, setDraft] = useState<PieceDraft>(() => saidOf(life));
+  const [draft, setDraft] = useState<PieceDraft>(() => specOf(life));
   const store = useMutation({
     mutationFn: () =>
       answered(
@@ -57,7 +57,7 @@ export function EditPiece({ life, onDone }: { life: PieceLife; onDone: () => voi
   );
 }
 
-function saidOf({ summary }: PieceLife): PieceSaid {
+function specOf({ summary }: PieceLife): PieceSpec {
   return {
     version: summary.version,
     label: summary.label,

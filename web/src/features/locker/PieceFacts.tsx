@@ -13,40 +13,40 @@ export function PieceFacts({ life }: { life: PieceLife }) {
   return (
     <>
       <dl className="grid grid-cols-[auto_1fr] gap-x-3 gap-y-0.5">
-        <Said what="ends">
+        <PieceFact what="ends">
           {endText(summary.near, nameOf)}, {endText(summary.far, nameOf)}
-        </Said>
-        <Said what="bought">
+        </PieceFact>
+        <PieceFact what="bought">
           {summary.boughtOn ?? 'not known'}
           {summary.price !== null && ` for ${plain(summary.price, 2)} ${summary.priceCurrency}`}
-        </Said>
-        <Said what="kept at">{summary.keptAt ?? '–'}</Said>
+        </PieceFact>
+        <PieceFact what="kept at">{summary.keptAt ?? '–'}</PieceFact>
         {summary.massKg !== null && (
-          <Said what="mass">
+          <PieceFact what="mass">
             <span className="figures">{fixed(summary.massKg, 2)} kg</span>
-          </Said>
+          </PieceFact>
         )}
-        <Said what="outings">
+        <PieceFact what="outings">
           {summary.outings}
           {summary.hardOutings > 0 && `, ${summary.hardOutings} of them hard`}
-        </Said>
+        </PieceFact>
         {summary.percentOfSheet !== null && (
-          <Said what="last test">
+          <PieceFact what="last test">
             <span className="figures">{fixed(summary.percentOfSheet, 0)} %</span> of its sheet
             {summary.referenceMHz !== null && ` at ${frequencyText(summary.referenceMHz)}`}
-          </Said>
+          </PieceFact>
         )}
-        {life.kits.length > 0 && <Said what="kits">{life.kits.join(', ')}</Said>}
+        {life.kits.length > 0 && <PieceFact what="kits">{life.kits.join(', ')}</PieceFact>}
         {summary.plans.length > 0 && (
-          <Said what="in the run of">
+          <PieceFact what="in the run of">
             {summary.plans.map((p) => (
               <Link key={p.id} className="quiet block" to={`/plans/${p.id}`}>
                 {p.site}, {p.name}
               </Link>
             ))}
-          </Said>
+          </PieceFact>
         )}
-        {summary.note && <Said what="note">{summary.note}</Said>}
+        {summary.note && <PieceFact what="note">{summary.note}</PieceFact>}
       </dl>
       <p className="text-fine text-soft">
         {measured ? (
@@ -67,7 +67,7 @@ export function PieceFacts({ life }: { life: PieceLife }) {
   );
 }
 
-function Said({ what, children }: { what: string; children: React.ReactNode }) {
+function PieceFact({ what, children }: { what: string; children: React.ReactNode }) {
   return (
     <>
       <dt className="text-soft">{what}</dt>

@@ -1,11 +1,11 @@
-import type { PieceSaid } from '../../api';
+import type { PieceSpec } from '../../api';
 import { useCableTypes, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
 import { lengthFigure, lengthText, plain } from '../../units';
 
 /** A piece while it is being described; the length may be missing still. */
-export type PieceDraft = Omit<PieceSaid, 'lengthM'> & { lengthM?: number };
+export type PieceDraft = Omit<PieceSpec, 'lengthM'> & { lengthM?: number };
 
 const NOT_KNOWN = '';
 
@@ -134,7 +134,7 @@ function Label({ text, children }: { text: string; children: React.ReactNode }) 
   );
 }
 
-type End = NonNullable<PieceSaid['near']>;
+type End = NonNullable<PieceSpec['near']>;
 
 /** A connector and its gender, or that nobody knows. */
 export function EndField({

@@ -36,7 +36,8 @@ public record Relaxation(Row row, List<Eased> eased) {
         double share() {
             return to.isEmpty()
                     ? 1
-                    : Math.abs(to.getAsDouble() - requirement.asked()) / Math.max(Math.abs(requirement.asked()), 1e-9);
+                    : Math.abs(to.getAsDouble() - requirement.threshold())
+                            / Math.max(Math.abs(requirement.threshold()), 1e-9);
         }
     }
 
@@ -101,7 +102,7 @@ public record Relaxation(Row row, List<Eased> eased) {
         return missed.stream()
                 .filter(r -> r.requirement().orElseThrow().equals(asked))
                 .map(r -> r.reached().orElseThrow())
-                .max(Comparator.comparingDouble(reached -> Math.abs(reached - asked.asked())))
+                .max(Comparator.comparingDouble(reached -> Math.abs(reached - asked.threshold())))
                 .map(OptionalDouble::of)
                 .orElse(OptionalDouble.empty());
     }

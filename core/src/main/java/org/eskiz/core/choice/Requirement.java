@@ -7,7 +7,7 @@ import java.util.OptionalInt;
 public sealed interface Requirement {
 
     /** The number that is asked for, in the figure's own unit; 1 for a plain yes. */
-    double asked();
+    double threshold();
 
     /** Whether a figure meets it. */
     boolean isMetBy(double reached);
@@ -20,15 +20,15 @@ public sealed interface Requirement {
      *
      * @param band index of the only band it is asked of; empty for every band
      */
-    record OnBand(BandFigure figure, double asked, OptionalInt band) implements Requirement {
+    record OnBand(BandFigure figure, double threshold, OptionalInt band) implements Requirement {
 
         public OnBand {
-            requireNumber(asked);
+            requireNumber(threshold);
         }
 
         /** Asked of every band. */
-        public OnBand(BandFigure figure, double asked) {
-            this(figure, asked, OptionalInt.empty());
+        public OnBand(BandFigure figure, double threshold) {
+            this(figure, threshold, OptionalInt.empty());
         }
 
         boolean isAskedOf(int index) {
@@ -37,24 +37,24 @@ public sealed interface Requirement {
 
         @Override
         public boolean isMetBy(double reached) {
-            return figure.limit().isMet(asked, reached);
+            return figure.limit().isMet(threshold, reached);
         }
 
         @Override
         public boolean isLittleToSpare(double reached) {
-            return figure.littleSpare().is(asked, reached, figure.limit().spare(asked, reached));
+            return figure.littleSpare().is(threshold, reached, figure.limit().spare(threshold, reached));
         }
 
         OptionalDouble spareDb(BandOutcome standing) {
-            return figure.spareDb(asked, standing);
+            return figure.spareDb(threshold, standing);
         }
     }
 
     /** Asked by the place or the purse, of the run as a whole. */
-    record OfRun(RunFigure figure, double asked) implements Requirement {
+    record OfRun(RunFigure figure, double threshold) implements Requirement {
 
         public OfRun {
-            requireNumber(asked);
+            requireNumber(threshold);
         }
 
         /** A plain yes. */
@@ -64,18 +64,18 @@ public sealed interface Requirement {
 
         @Override
         public boolean isMetBy(double reached) {
-            return figure.limit().isMet(asked, reached);
+            return figure.limit().isMet(threshold, reached);
         }
 
         @Override
         public boolean isLittleToSpare(double reached) {
-            return figure.littleSpare().is(asked, reached, figure.limit().spare(asked, reached));
+            return figure.littleSpare().is(threshold, reached, figure.limit().spare(threshold, reached));
         }
     }
 
-    private static void requireNumber(double asked) {
-        if (!Double.isFinite(asked)) {
-            throw new IllegalArgumentException("what is asked must be a number, not " + asked);
+    private static void requireNumber(double threshold) {
+        if (!Double.isFinite(threshold)) {
+            throw new IllegalArgumentException("what is asked must be a number, not " + threshold);
         }
     }
 }

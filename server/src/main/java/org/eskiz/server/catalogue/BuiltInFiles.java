@@ -42,7 +42,7 @@ public final class BuiltInFiles {
                         r -> r.text("cable_key"), Collectors.mapping(BuiltInFiles::point, Collectors.toList())));
         return CatalogueCsv.readWithoutSheets(text("cable-types.csv")).stream()
                 .map(BuiltInFiles::whole)
-                .map(said -> new BuiltInType(said.key(), revision(said.withPoints(sheets.get(said.key())))))
+                .map(request -> new BuiltInType(request.key(), revision(request.withPoints(sheets.get(request.key())))))
                 .toList();
     }
 
@@ -53,16 +53,16 @@ public final class BuiltInFiles {
                 .toList();
     }
 
-    private static CableTypeRevisionEntity revision(CableTypeRequest said) {
-        CableTypeRevisionEntity revision = CableTypeRevisionEntity.of(said);
+    private static CableTypeRevisionEntity revision(CableTypeRequest request) {
+        CableTypeRevisionEntity revision = CableTypeRevisionEntity.of(request);
         revision.price = revision.price.asSampleOf(SAMPLE_DAY);
         return revision;
     }
 
-    private static ConnectorEntity connector(ConnectorRequest said, int position) {
-        ConnectorEntity connector = OwnConnectorService.entity(said);
+    private static ConnectorEntity connector(ConnectorRequest request, int position) {
+        ConnectorEntity connector = OwnConnectorService.entity(request);
         connector.id = UUID.randomUUID();
-        connector.key = said.key();
+        connector.key = request.key();
         connector.position = position;
         connector.pricedOn = SAMPLE_DAY;
         return connector;
@@ -76,7 +76,7 @@ public final class BuiltInFiles {
         if (row.why() != null) {
             throw new IllegalStateException("line %d: %s".formatted(row.line(), row.why()));
         }
-        return row.said();
+        return row.request();
     }
 
     private static String text(String file) {

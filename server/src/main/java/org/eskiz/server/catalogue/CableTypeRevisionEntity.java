@@ -60,17 +60,17 @@ class CableTypeRevisionEntity {
     CableTypeRevisionEntity() {}
 
     /** What somebody says of a type; without type, number and moment. */
-    static CableTypeRevisionEntity of(CableTypeRequest said) {
+    static CableTypeRevisionEntity of(CableTypeRequest request) {
         CableTypeRevisionEntity r = new CableTypeRevisionEntity();
-        r.name = said.name();
-        r.family = requireNonNullElse(said.family(), "of my own");
-        r.source = said.source();
-        r.construction = said.construction();
-        r.mechanics = said.mechanics();
-        r.ratings = said.ratings();
-        r.price = said.price().price();
-        r.note = said.note();
-        said.points().stream()
+        r.name = request.name();
+        r.family = requireNonNullElse(request.family(), "of my own");
+        r.source = request.source();
+        r.construction = request.construction();
+        r.mechanics = request.mechanics();
+        r.ratings = request.ratings();
+        r.price = request.price().price();
+        r.note = request.note();
+        request.points().stream()
                 .map(p -> new AttenuationPointValue(p.frequencyMHz(), p.attenuationDbPer100m()))
                 .forEach(r.points::add);
         return r;

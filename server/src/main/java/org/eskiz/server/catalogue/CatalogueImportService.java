@@ -106,7 +106,7 @@ class CatalogueImportService {
                     "insert into catalogue_import_connector (import_id, connector_id, said_before) values (?, ?, ?::jsonb)",
                     id,
                     ownConnectors.id(key),
-                    isNew ? null : json.writeValueAsString(row.stored().said()));
+                    isNew ? null : json.writeValueAsString(row.stored().content()));
         } else {
             String key = isNew ? own.create(row.cableType()) : own.revise(row.key(), row.cableType());
             sql.update(

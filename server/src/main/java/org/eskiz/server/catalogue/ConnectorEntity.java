@@ -68,7 +68,7 @@ class ConnectorEntity {
     ConnectorEntity() {}
 
     /** Takes over what another says, and stays who it is. */
-    void say(ConnectorEntity other) {
+    void takeOver(ConnectorEntity other) {
         name = other.name;
         impedanceOhm = other.impedanceOhm;
         c1DbPerSqrtMHz = other.c1DbPerSqrtMHz;

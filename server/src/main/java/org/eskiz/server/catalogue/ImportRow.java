@@ -26,9 +26,9 @@ record ImportRow(ImportedRowResponse response, CableTypeRequest cableType, Conne
     /**
      * What is stored under a key.
      *
-     * @param said in the words of the one who would store it
+     * @param content as whoever would store it says it
      */
-    record Stored(Record said, boolean builtIn, int revision) {}
+    record Stored(Record content, boolean builtIn, int revision) {}
 
     static List<ImportRow> of(CatalogueFileReader rows, Catalogue catalogue) {
         Set<String> types = new HashSet<>();
@@ -53,21 +53,22 @@ record ImportRow(ImportedRowResponse response, CableTypeRequest cableType, Conne
 
     private static ImportRow cableType(ReadRow<CableTypeRequest> row, Set<String> seen, Catalogue catalogue) {
         Lookup stored = key -> catalogue.cableType(key).map(t -> new Stored(t.facts(), t.builtIn(), t.revision()));
-        String why = row.why() == null ? OwnCableService.faultIn(row.said()).orElse(null) : row.why();
-        Record said = why == null ? OwnCableService.facts(row.said()) : null;
-        return judged(Part.CABLE_TYPE, row, why, said, seen, stored);
+        String why = row.why() == null ? OwnCableService.faultIn(row.request()).orElse(null) : row.why();
+        Record read = why == null ? OwnCableService.facts(row.request()) : null;
+        return judged(Part.CABLE_TYPE, row, why, read, seen, stored);
     }
 
     private static ImportRow connector(ReadRow<ConnectorRequest> row, Set<String> seen, Catalogue catalogue) {
         Lookup stored =
                 key -> catalogue.connector(key).map(c -> new Stored(ConnectorRequest.of(c), c.builtIn(), c.revision()));
-        String why = row.why() == null ? OwnConnectorService.faultIn(row.said()).orElse(null) : row.why();
-        Record said = why == null ? OwnConnectorService.asStored(row.said()) : null;
-        return judged(Part.CONNECTOR, row, why, said, seen, stored);
+        String why =
+                row.why() == null ? OwnConnectorService.faultIn(row.request()).orElse(null) : row.why();
+        Record read = why == null ? OwnConnectorService.asStored(row.request()) : null;
+        return judged(Part.CONNECTOR, row, why, read, seen, stored);
     }
 
     private static ImportRow judged(
-            Part part, ReadRow<?> row, String fault, Record said, Set<String> seen, Lookup lookup) {
+            Part part, ReadRow<?> row, String fault, Record read, Set<String> seen, Lookup lookup) {
         boolean isTwice = row.key() != null && !seen.add(row.key());
         String why = isTwice ? "the key \"" + row.key() + "\" is there twice" : fault;
         if (why != null) {
@@ -77,7 +78,7 @@ record ImportRow(ImportedRowResponse response, CableTypeRequest cableType, Conne
         if (stored == null) {
             return row(part, row, What.NEW, null, List.of(), null);
         }
-        List<String> changed = Differences.between(stored.said, said);
+        List<String> changed = Differences.between(stored.content, read);
         if (changed.isEmpty()) {
             return row(part, row, What.SAME, null, changed, stored);
         }
@@ -96,8 +97,8 @@ record ImportRow(ImportedRowResponse response, CableTypeRequest cableType, Conne
             Part part, ReadRow<?> row, What what, String why, List<String> changed, Stored stored) {
         return new ImportRow(
                 new ImportedRowResponse(row.line(), part, row.key(), row.name(), what, why, changed),
-                row.said() instanceof CableTypeRequest type ? type : null,
-                row.said() instanceof ConnectorRequest connector ? connector : null,
+                row.request() instanceof CableTypeRequest type ? type : null,
+                row.request() instanceof ConnectorRequest connector ? connector : null,
                 stored);
     }
 }

@@ -109,9 +109,9 @@ public class OwnCableService {
         if (request.revision() != null && request.revision() != newest.number) {
             throw changed(request, newest);
         }
-        CableTypeRevisionEntity said = CableTypeRevisionEntity.of(request);
-        if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(said))) {
-            revisions.save(said.placed(type, newest.number + 1, Instant.now(clock)));
+        CableTypeRevisionEntity revised = CableTypeRevisionEntity.of(request);
+        if (!RevisionMapper.facts(newest).equals(RevisionMapper.facts(revised))) {
+            revisions.save(revised.placed(type, newest.number + 1, Instant.now(clock)));
             types.flush();
         }
         return key;
@@ -147,14 +147,14 @@ public class OwnCableService {
     }
 
     /** What a type would say, if it were stored. */
-    static CableType.Facts facts(CableTypeRequest said) {
-        return RevisionMapper.facts(CableTypeRevisionEntity.of(said));
+    static CableType.Facts facts(CableTypeRequest request) {
+        return RevisionMapper.facts(CableTypeRevisionEntity.of(request));
     }
 
     /** The first thing that is wrong with a type, in a sentence; empty when it can be stored. */
-    static Optional<String> faultIn(CableTypeRequest said) {
+    static Optional<String> faultIn(CableTypeRequest request) {
         try {
-            checkedNew(said).throwIfAny();
+            checkedNew(request).throwIfAny();
             return Optional.empty();
         } catch (InvalidRequestException e) {
             return Optional.of(

@@ -106,7 +106,7 @@ class OwnConnectorService {
         if (request.revision() != null && request.revision() != mine.version) {
             throw changed(request, mine);
         }
-        mine.say(entity(request));
+        mine.takeOver(entity(request));
         connectors.flush();
         return mine.connector();
     }

@@ -122,7 +122,7 @@ final class ComparisonValidator {
 
     private static boolean isReceiverSomewhere(RequirementSpec asked, ComparisonRequest request) {
         boolean radioHasPower = request.radio() != null && request.radio().powerW() != null;
-        return asked.asked()
+        return asked.isOn()
                 && !radioHasPower
                 && request.bands() != null
                 && request.bands().stream()

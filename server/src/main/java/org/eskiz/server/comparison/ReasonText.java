@@ -38,13 +38,15 @@ final class ReasonText {
         return switch (kind) {
             case LEAST_POWER -> shortOf(asked, reached, "W");
             case LEAST_PERCENT -> shortOf(asked, reached, "%");
-            case MOST_LOSS -> "%s dB over %s dB".formatted(figure(reached - asked.asked()), figure(asked.asked()));
-            default -> "%s %s where %s is asked".formatted(what, figure(reached), figure(asked.asked()));
+            case MOST_LOSS ->
+                "%s dB over %s dB".formatted(figure(reached - asked.threshold()), figure(asked.threshold()));
+            default -> "%s %s where %s is asked".formatted(what, figure(reached), figure(asked.threshold()));
         };
     }
 
     private static String shortOf(Requirement asked, double reached, String unit) {
-        return "%s %s short of %s %s".formatted(figure(asked.asked() - reached), unit, figure(asked.asked()), unit);
+        return "%s %s short of %s %s"
+                .formatted(figure(asked.threshold() - reached), unit, figure(asked.threshold()), unit);
     }
 
     /** Three digits, without an exponent. */

@@ -234,7 +234,7 @@ final class RowMapper {
         return new ComparisonResponse.EasedResponse(
                 asked.positionOf(eased.requirement()),
                 kind,
-                kind.isYesOrNo() ? null : eased.requirement().asked(),
+                kind.isYesOrNo() ? null : eased.requirement().threshold(),
                 BandMapper.boxed(eased.to()));
     }
 

@@ -100,23 +100,23 @@ final class SheetTextReader {
 
     private SheetTextReader(SheetTextRequest request) {
         List<String> lines = request.text().replaceFirst("^\uFEFF", "").lines().toList();
-        List<String> said = lines.stream()
+        List<String> written = lines.stream()
                 .filter(l -> !isBlank(l))
                 .map(SheetTextReader::collapsed)
                 .toList();
-        this.separator = separatorOf(said);
+        this.separator = separatorOf(written);
         String decimals = separator == Separator.COMMA ? ".*\"\\s*\\d+,\\d+\\s*\".*" : ".*\\d,\\d.*";
-        this.decimalComma = said.stream().anyMatch(l -> l.matches(decimals));
-        String header = said.stream()
+        this.decimalComma = written.stream().anyMatch(l -> l.matches(decimals));
+        String header = written.stream()
                 .filter(l -> !isNumber(first(l)))
                 .findFirst()
-                .filter(l -> l.equals(said.get(0)))
+                .filter(l -> l.equals(written.get(0)))
                 .orElse("");
         this.hasHeader = !header.isEmpty();
         String[] headings = hasHeader ? headings(header) : new String[0];
         this.lossColumn = lossColumn(headings);
         String ofLoss = headings.length > lossColumn ? headings[lossColumn] : header;
-        String aboutUnits = hasHeader ? header : String.join(" ", said);
+        String aboutUnits = hasHeader ? header : String.join(" ", written);
         this.frequencyUnit = requireNonNullElse(request.frequencyUnit(), frequencyUnitIn(aboutUnits));
         this.lossPer = requireNonNullElse(request.lossPer(), lossPerIn(hasHeader ? ofLoss : aboutUnits));
         for (int i = 0; i < lines.size(); i++) {

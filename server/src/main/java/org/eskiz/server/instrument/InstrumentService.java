@@ -225,12 +225,12 @@ class InstrumentService {
     }
 
     RevealedResponse reveal(InstrumentRequest request) {
-        List<String> said = session.talk(request, SHORT_MS, c -> quoted(c.ask("SIM:REV?")));
-        if (said.size() != 2) {
+        List<String> answer = session.talk(request, SHORT_MS, c -> quoted(c.ask("SIM:REV?")));
+        if (answer.size() != 2) {
             throw new InvalidRequestException(
                     "instrument", "this is no stand-in: what is connected is what you connected");
         }
-        return new RevealedResponse(said.get(0), said.get(1));
+        return new RevealedResponse(answer.get(0), answer.get(1));
     }
 
     void release(InstrumentRequest request) {

@@ -58,23 +58,23 @@ class LockerPieces implements PieceLookup {
             return Optional.empty();
         }
         PieceEntity p = h.piece();
-        CableType.Facts said = type.map(CableType::facts).orElse(NOTHING_KNOWN);
+        CableType.Facts known = type.map(CableType::facts).orElse(NOTHING_KNOWN);
         Cable cable = measured.map(law -> new Cable(
-                        said.construction().impedanceOhm(),
-                        said.construction().velocityFactor(),
+                        known.construction().impedanceOhm(),
+                        known.construction().velocityFactor(),
                         law,
                         type.flatMap(t -> t.fittedCable().sheet())))
                 .orElseGet(() -> type.orElseThrow().fittedCable());
         var facts = new CableType.Facts(
                 p.label,
-                said.family(),
-                measured.isPresent() ? measuredFrom(said.source()) : said.source(),
-                said.construction(),
-                said.mechanics(),
-                said.ratings(),
+                known.family(),
+                measured.isPresent() ? measuredFrom(known.source()) : known.source(),
+                known.construction(),
+                known.mechanics(),
+                known.ratings(),
                 new Price(BigDecimal.ZERO, currency, false, null, null),
                 p.note,
-                said.points());
+                known.points());
         var asCable = new CableType(
                 OwnedPiece.key(p.id),
                 false,

@@ -50,7 +50,7 @@ class CatalogueCsvTest {
     void whatIsWrittenIsReadAgain() {
         ReadRow<CableTypeRequest> row = read(write(FULL)).get(0);
         assertThat(row.why()).isNull();
-        assertThat(row.said()).isEqualTo(CableTypeRequest.of(FULL));
+        assertThat(row.request()).isEqualTo(CableTypeRequest.of(FULL));
     }
 
     static List<String> columns() {
@@ -71,7 +71,7 @@ class CatalogueCsvTest {
         if (List.of("name", "impedance_ohm", "velocity_factor", "points").contains(column)) {
             assertThatThrownBy(() -> CatalogueCsv.read(text)).hasMessageContaining("the header lacks " + column);
         } else {
-            assertThat(read(text).get(0).said()).as(column).isNotEqualTo(CableTypeRequest.of(FULL));
+            assertThat(read(text).get(0).request()).as(column).isNotEqualTo(CableTypeRequest.of(FULL));
         }
     }
 
@@ -82,14 +82,14 @@ class CatalogueCsvTest {
                 CatalogueCsv.rows(Stream.of(FULL)).findFirst().orElseThrow());
         java.util.Collections.reverse(header);
         java.util.Collections.reverse(cells);
-        assertThat(read(table(header, cells)).get(0).said()).isEqualTo(CableTypeRequest.of(FULL));
+        assertThat(read(table(header, cells)).get(0).request()).isEqualTo(CableTypeRequest.of(FULL));
     }
 
     @Test
     void whatTheFirstEskizWroteIsRead() {
         String old = "name,impedance_ohm,velocity_factor,average_power_30mhz_w,sample_price_per_m,points\n"
                 + "Old 5,50,0.66,300,0.8,10:4 145:16\n";
-        CableTypeRequest said = read(old).get(0).said();
+        CableTypeRequest said = read(old).get(0).request();
         assertThat(said.ratings().averagePowerW()).isEqualTo(300);
         assertThat(said.ratings().ratedAtMHz()).isEqualTo(30);
         assertThat(said.price().pricePerM()).isEqualTo(0.8);
@@ -117,7 +117,7 @@ class CatalogueCsvTest {
                 .isNotEmpty()
                 .allSatisfy(cell -> assertThat((String) cell).startsWith("'"));
         if (!text.startsWith("\t")) {
-            CableTypeRequest said = read(write(typed)).get(0).said();
+            CableTypeRequest said = read(write(typed)).get(0).request();
             assertThat(said.name()).isEqualTo(text);
             assertThat(said.construction().shield()).isEqualTo(text);
             assertThat(said.note()).isEqualTo(text);
