@@ -106,8 +106,9 @@ stop() {
   lock_data_folder
   local was
   was=$(server_pid || true)
+  stop_stand_ins &
   stop_server
-  stop_stand_ins
+  wait
   find_postgres || true
   if [ -f "$DATA/cluster/PG_VERSION" ]; then
     cluster_refusals

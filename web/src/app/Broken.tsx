@@ -1,4 +1,5 @@
 import { useRouteError } from 'react-router';
+import { sentences } from '../words';
 
 /** What stands in place of a sheet that could not be drawn: our fault, and nothing is lost by it. */
 export function Broken() {
@@ -6,10 +7,7 @@ export function Broken() {
   return (
     <main className="flex max-w-[60ch] flex-col gap-3 p-8">
       <h1 className="text-title font-bold">This sheet could not be drawn.</h1>
-      <p>
-        That is a fault of Eskiz. What was stored is stored, and what was being typed is kept in
-        this browser.
-      </p>
+      <p>{sentences.brokenSheet}</p>
       <p className="figures text-fine text-soft">
         {error instanceof Error ? error.message : String(error)}
       </p>

@@ -2,6 +2,7 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useMemo, useState } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import { SHORTCUT_LIST, useShortcuts } from './useShortcuts';
+import { sentences } from '../words';
 
 const SHEET =
   'flex items-center border-b-2 border-transparent text-soft hover:text-ink aria-[current=page]:border-blue aria-[current=page]:text-ink';
@@ -88,9 +89,7 @@ function ShortcutList({ open, onClose }: { open: boolean; onClose: () => void })
               </div>
             ))}
           </dl>
-          <p className="mt-3 text-fine text-soft">
-            They rest while a field is being typed in. The settings turn single letters off.
-          </p>
+          <p className="mt-3 text-fine text-soft">{sentences.lettersRest}</p>
           <button type="button" className="action mt-4" onClick={onClose}>
             Close
           </button>

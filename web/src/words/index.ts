@@ -391,3 +391,4 @@ export function capital(text: string): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 }
 export * from './bench';
+export * from './sentences';

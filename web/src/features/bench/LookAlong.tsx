@@ -6,7 +6,7 @@ import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, useWidth } from '../../ui';
 import { fixed, lengthText, plain } from '../../units';
 import { alongRun } from './alongPlan';
-import { capital, PEAK_WORDS, peakSentence, WINDOW_WORDS } from '../../words';
+import { capital, PEAK_WORDS, peakSentence, sentences, WINDOW_WORDS } from '../../words';
 
 const NO_PLAN = '';
 
@@ -121,7 +121,7 @@ export function LookAlong({
         <>
           <Strip found={found} lengthM={lengthM} along={along} />
           <ul aria-label="reflections" className="text-fine">
-            {found.peaks.length === 0 && <li>Nothing along it reflects more than the noise.</li>}
+            {found.peaks.length === 0 && <li>{sentences.nothingAlongIt}</li>}
             {found.peaks.map((p) => (
               <li key={p.distanceM}>{peakSentence(p, lengths)}</li>
             ))}

@@ -4,7 +4,7 @@ import { useTestBehind } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Term } from '../../ui';
 import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
-import { FLEXING, priceText, provenanceText, ratingText, words } from '../../words';
+import { FLEXING, priceText, provenanceText, ratingText, sentences, words } from '../../words';
 
 /** Everything that is known of a type; what is not known is said so. */
 export function TypeFacts({ type }: { type: CableType }) {
@@ -45,11 +45,7 @@ export function TypeFacts({ type }: { type: CableType }) {
   ];
   return (
     <>
-      {type.tooGoodToBeTrue && (
-        <p className="pb-2 text-marginal">
-          Too good to be true: some of its rows lose less than copper of its size allows.
-        </p>
-      )}
+      {type.tooGoodToBeTrue && <p className="pb-2 text-marginal">{sentences.tooGoodToBeTrue}</p>}
       {type.note && <p className="pb-2">{type.note}.</p>}
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5 text-fine">
         {facts.map(([label, value, term]) => (

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { Link, useLocation } from 'react-router';
 import { Shell } from '../../app/Shell';
 import { Sentence } from '../../ui';
-import { CHAPTERS, DRAWN, GLOSSARY, SCHOOLS } from '../../words';
+import { CHAPTERS, DRAWN, GLOSSARY, SCHOOLS, sentences } from '../../words';
 
 const CONTENTS = [
   ...CHAPTERS.map(({ id, title }) => ({ id, title })),
@@ -52,10 +52,7 @@ export function GuidePage() {
             ))}
             <section id="schools" aria-label="The schools">
               <h2 className="mb-2 text-heading font-bold">The schools</h2>
-              <p className="mb-2">
-                Practitioners disagree, and each side has its reasons. Eskiz takes none; this is how
-                to set it to yours.
-              </p>
+              <p className="mb-2">{sentences.schoolsDisagree}</p>
               <dl className="flex flex-col gap-3">
                 {SCHOOLS.map((s) => (
                   <div key={s.question} className="border-t border-hairline pt-2">
@@ -98,9 +95,7 @@ export function GuidePage() {
               </dl>
             </section>
             <p className="border-t border-hairline pt-3 text-fine text-soft">
-              Radio power can burn, masts and wires can kill, and what you may use is in your
-              licence. Eskiz reckons; it does not know your site. Local codes and a qualified person
-              have the last word.
+              {sentences.radioIsDangerous}
             </p>
           </article>
         </div>

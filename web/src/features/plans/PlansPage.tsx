@@ -11,6 +11,7 @@ import type { Use } from '../plan';
 import { FilePanel } from './FilePanel';
 import { PlanLine } from './PlanLine';
 import { usePlanActions } from './usePlanActions';
+import { sentences } from '../../words';
 
 const ORDERS = [
   { value: 'site', text: 'by site' },
@@ -185,9 +186,7 @@ function Uses({ isBusy, onUse }: UsesProps) {
           </li>
         ))}
       </ul>
-      <p className="mt-2 text-fine text-soft">
-        It sets bands, what is asked and what comes first. Everything can be changed.
-      </p>
+      <p className="mt-2 text-fine text-soft">{sentences.whatAUseSets}</p>
     </section>
   );
 }
@@ -196,10 +195,7 @@ function FirstQuestion(uses: UsesProps) {
   return (
     <div className="border border-hairline p-6">
       <h2 className="text-heading font-semibold">Which antenna do you want to bring power to?</h2>
-      <p className="mt-1 mb-4 max-w-xl">
-        A plan is one run from a radio to an antenna. Begin with one: type how far it is and what
-        the radio makes, and read which cable brings enough of it.
-      </p>
+      <p className="mt-1 mb-4 max-w-xl">{sentences.firstPlan}</p>
       <Uses {...uses} />
     </div>
   );

@@ -5,7 +5,7 @@ import { usePreferences } from '../../app/preferences';
 import type { Settings, SettingsChange } from '../../app/preferences';
 import { QuantityField, TextField } from '../../ui';
 import { plain, powerText } from '../../units';
-import { words } from '../../words';
+import { sentences, words } from '../../words';
 import { Labelled } from './Labelled';
 import { Upkeep } from './Upkeep';
 
@@ -103,9 +103,7 @@ export function SettingsPage() {
                   onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
                 />
               </span>
-              <span className="text-fine text-soft">
-                Names or addresses apart by spaces. What is there is spoken to without a password.
-              </span>
+              <span className="text-fine text-soft">{sentences.instrumentHosts}</span>
             </span>
           </Labelled>
           <Setting
@@ -244,7 +242,7 @@ function Tolerances({ value, onChange }: { value: Settings['tolerances']; onChan
             <span className="text-soft">where its figures are {words.provenance[provenance]}</span>
           </span>
         ))}
-        <span className="text-fine text-soft">A cable that passes only with luck is marginal.</span>
+        <span className="text-fine text-soft">{sentences.luckIsMarginal}</span>
       </span>
     </Labelled>
   );
@@ -342,9 +340,7 @@ function Licence({ value, onChange }: { value: number | null; onChange: Change }
             </button>
           )}
         </span>
-        <span className="text-fine text-soft">
-          A reminder of your own. What you may use is in your licence.
-        </span>
+        <span className="text-fine text-soft">{sentences.licenceReminder}</span>
       </span>
     </Labelled>
   );

@@ -2,6 +2,7 @@ import type { Settings, SettingsChange } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
 import { plain } from '../../units';
 import { Labelled } from './Labelled';
+import { sentences } from '../../words';
 
 const INTERVALS = [
   ['months', [3, 6, 12, 18, 24, 36], 'months'],
@@ -42,9 +43,7 @@ export function Upkeep({
               <span className="text-soft">{text}</span>
             </label>
           ))}
-          <span className="text-fine text-soft">
-            Whichever comes first; sooner where its trend says so.
-          </span>
+          <span className="text-fine text-soft">{sentences.whicheverFirst}</span>
         </span>
       </Labelled>
       <Labelled label="It has had its day when it loses">

@@ -1,5 +1,5 @@
 import { entries, Select } from '../../../ui';
-import { FREQUENCY_UNITS, LOSS_PER } from '../../../words';
+import { FREQUENCY_UNITS, LOSS_PER, sentences } from '../../../words';
 import { Labelled } from './Labelled';
 import { SheetRows } from './SheetRows';
 import type { DraftEditing } from './useDraft';
@@ -58,7 +58,7 @@ export function SheetPane({ editing, sheet }: { editing: DraftEditing; sheet: Sh
         )}
         {draft.sheet.trim() === '' && tried && (
           <p role="alert" className="text-fail">
-            It needs at least one row: a frequency and a loss.
+            {sentences.sheetNeedsARow}
           </p>
         )}
         {sheet.read && !sheet.error && (

@@ -2,7 +2,7 @@ import type { Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { QuantityField, Select, VerdictMark, verdictColour } from '../../../ui';
 import { lengthFigure, lengthText, moneyFigure } from '../../../units';
-import { rowSummary } from '../../../words';
+import { rowSummary, sentences } from '../../../words';
 import { laid } from './mix';
 import { bandName, bandsOf, candidateLengthM, ownCablesOf, preferenceOf } from '../document/model';
 import { useSheet } from '../sheetContext';
@@ -92,7 +92,7 @@ function Tail({ mixes }: { mixes: Mixes }) {
         options={connectors.map((c) => ({ value: c.key, text: c.name }))}
         onChange={mixes.setConnectorKey}
       />
-      <span className="text-soft">The tail alone has to move and to bend again and again.</span>
+      <span className="text-soft">{sentences.tailMoves}</span>
     </>
   );
 }

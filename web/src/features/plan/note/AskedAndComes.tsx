@@ -1,7 +1,7 @@
 import type { Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { levelText, shownReading, tied } from '../../../units';
-import { askedSentence, reasonClause } from '../../../words';
+import { askedSentence, reasonClause, sentences } from '../../../words';
 import type { Plan } from '../document/model';
 import { bandName, bandsOf, powerOn, requirementsOf } from '../document/model';
 import { isOfBands, phraseOf } from '../requirements/asked';
@@ -13,7 +13,7 @@ export function AskedAndComes({ row }: { row: Row }) {
   const { reading } = usePreferences();
   const on = requirementsOf(plan).filter((r) => !r.off);
   if (on.length === 0) {
-    return <p className="text-soft">Nothing is asked yet, so every cable will do.</p>;
+    return <p className="text-soft">{sentences.nothingAsked}</p>;
   }
   const bands = bandsOf(plan);
   const first = row.reasons[0];

@@ -2,7 +2,7 @@ import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { Fact, OpensInPlace, QuantityField, Select } from '../../../ui';
 import { lengthText, plain, powerText, tied } from '../../../units';
-import { nearSentence, words } from '../../../words';
+import { nearSentence, sentences, words } from '../../../words';
 import { powerOn } from '../document/model';
 import { useSheet } from '../sheetContext';
 
@@ -52,10 +52,7 @@ export function NearTheAntenna({ near }: { near: NonNullable<BandAssessment['nea
                 onTrouble={(message) => trouble('transmitting', message)}
               />
             </Fact>
-            <p className="text-small text-soft">
-              In the main direction, with reflection from the ground, averaged over the mode and
-              half an hour. An estimate: local rules and a qualified person decide.
-            </p>
+            <p className="text-small text-soft">{sentences.nearIsAnEstimate}</p>
           </>
         )}
       </OpensInPlace>

@@ -6,6 +6,7 @@ import { lengthFigure, lengthText } from '../../../units';
 import { useSheet } from '../sheetContext';
 import { savePdf } from './pdf';
 import type { Allowances } from './usePaper';
+import { sentences } from '../../../words';
 
 const ALLOWANCES = [
   ['eachEndM', 'each end'],
@@ -96,7 +97,7 @@ export function PaperBar({
       </span>
       {saving === 'failed' && (
         <span role="alert" className="text-fail">
-          The PDF could not be written; print, and choose a file there.
+          {sentences.pdfFailed}
         </span>
       )}
     </div>

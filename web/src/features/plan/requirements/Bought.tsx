@@ -3,6 +3,7 @@ import { Fact, OpensInPlace, QuantityField, Select } from '../../../ui';
 import { moneyFigure, plain } from '../../../units';
 import { timesOf } from '../document/model';
 import { useSheet } from '../sheetContext';
+import { sentences } from '../../../words';
 
 const TIMES = [1, 2, 4].map((n) => ({
   value: String(n),
@@ -76,10 +77,7 @@ export function Bought() {
               />
             </Fact>
           )}
-          <p className="text-small text-soft">
-            Cost and mass are those of all runs; ends fitted by yourself cost what their connectors
-            do.
-          </p>
+          <p className="text-small text-soft">{sentences.costsOfAllRuns}</p>
         </>
       )}
     </OpensInPlace>

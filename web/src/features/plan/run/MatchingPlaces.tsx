@@ -3,7 +3,7 @@ import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { Fact, QuantityField } from '../../../ui';
 import { levelText, plain, shownReading } from '../../../units';
-import { words } from '../../../words';
+import { sentences, words } from '../../../words';
 import type { Matching } from '../document/model';
 import { bandName, matchingLossOn, matchingOn, powerOn, radioOf } from '../document/model';
 import { detailRequest } from '../ledger/useRows';
@@ -121,10 +121,7 @@ export function Outcomes({
         );
       })}
       {isReadAtRadio && onChoose && (
-        <p className="text-fine text-soft">
-          An SWR read at the radio says nothing about the antenna once a unit stands there: give the
-          antenna&rsquo;s own SWR first.
-        </p>
+        <p className="text-fine text-soft">{sentences.readAtTheRadioOnly}</p>
       )}
     </>
   );

@@ -21,6 +21,7 @@ import { TrueScale } from './TrueScale';
 import type { RunDrag } from './useRunDrag';
 import { useRunDrag } from './useRunDrag';
 import { useWalk } from './useWalk';
+import { sentences } from '../../../words';
 
 /** The run from radio to antenna: its thickness is the power, the hatching is what became heat. */
 export function Ribbon() {
@@ -74,11 +75,7 @@ export function Ribbon() {
           {asTable ? 'without the table' : 'as a table'}
         </button>
       </div>
-      {run.length === 0 && (
-        <p className="text-soft">
-          The antenna sits on the radio&rsquo;s own socket. Add the first piece of the run above.
-        </p>
-      )}
+      {run.length === 0 && <p className="text-soft">{sentences.emptyRun}</p>}
       {asTable && (
         <RunTable levels={assessment ? levelsOf(assessment, radioW) : []} shown={shown} />
       )}

@@ -3,7 +3,7 @@ import { usePreferences } from '../../../app/preferences';
 import { Plot, SaveDrawing } from '../../../ui';
 import type { PlotCurve, PlotLimit } from '../../../ui';
 import { FEET_PER_METRE, plain, significant } from '../../../units';
-import { tightestSentence } from '../../../words';
+import { sentences, tightestSentence } from '../../../words';
 import { bandName, runOf } from '../document/model';
 import { elementName } from '../run/elements';
 import { useSheet } from '../sheetContext';
@@ -20,11 +20,7 @@ export function LineView() {
   const { lengths } = usePreferences();
   const drawn = useRef<HTMLDivElement>(null);
   if (!hasWatts) {
-    return (
-      <p className="px-4 py-6 text-soft">
-        A receiver sends nothing: there is no voltage and no heat along its run.
-      </p>
-    );
+    return <p className="px-4 py-6 text-soft">{sentences.receiverSendsNothing}</p>;
   }
   if (!profile) {
     return (
@@ -117,10 +113,7 @@ export function LineView() {
           </li>
         ))}
       </ul>
-      <p className="pb-3 text-small text-soft">
-        At full power; the margins take in the mode and the temperature of the day. Not in it:
-        current on the outside of the shield. Keep hands off a mismatched line while it is keyed.
-      </p>
+      <p className="pb-3 text-small text-soft">{sentences.atFullPower}</p>
     </div>
   );
 }

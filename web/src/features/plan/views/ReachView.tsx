@@ -16,6 +16,7 @@ import {
 } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { leastReach } from './reach';
+import { sentences } from '../../../words';
 
 const NAME = 150;
 const SAID = 210;
@@ -46,12 +47,7 @@ export function ReachView() {
   const rows = (answer.data?.rows ?? []).filter((r) => r.suitability === 'SUITED');
 
   if (!isAnythingAsked(plan)) {
-    return (
-      <p className="px-4 py-6 text-soft">
-        Nothing is asked yet, so every cable goes as far as you like. Ask for something above the
-        ledger.
-      </p>
-    );
+    return <p className="px-4 py-6 text-soft">{sentences.nothingAskedReach}</p>;
   }
 
   function draw(e: React.PointerEvent) {

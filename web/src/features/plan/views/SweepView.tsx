@@ -7,6 +7,7 @@ import { useSheet } from '../sheetContext';
 import { SweepControls } from './SweepControls';
 import { SweptRows } from './SweptRows';
 import { isSwr, useSweep } from './useSweep';
+import { sentences } from '../../../words';
 
 /** An SWR above this says only that it is bad. */
 const MOST_SWR = 10;
@@ -55,10 +56,7 @@ export function SweepView() {
         />
       </div>
       {over === 'frequency' && (
-        <p className="pb-3 text-small text-soft">
-          Between the bands, radio and antenna are taken as on the nearest band: what they are there
-          nobody has said.
-        </p>
+        <p className="pb-3 text-small text-soft">{sentences.betweenTheBands}</p>
       )}
     </div>
   );
