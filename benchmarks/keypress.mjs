@@ -1,5 +1,6 @@
-// From a key press in the length field to the painted ledger, in Chromium, on a running server:
-//   ./eskiz start --background && node benchmarks/keypress.mjs
+// From a key press in the length field to the painted ledger, in Chromium, on a running server; called by the script beside it,
+// which starts one of its own:
+//   benchmarks/keypress
 // Prints the median and the 95th percentile over the presses, once the server has warmed up.
 import { launchChromium } from '../e2e/chromium.mjs';
 

@@ -23,6 +23,6 @@ public class EskizServer {
      */
     @Bean
     Clock clock(@Value("${eskiz.clock-offset:PT0S}") Duration offset) {
-        return Clock.offset(Clock.tick(Clock.systemUTC(), Duration.of(1, ChronoUnit.MICROS)), offset);
+        return Clock.tick(Clock.offset(Clock.systemUTC(), offset), Duration.of(1, ChronoUnit.MICROS));
     }
 }

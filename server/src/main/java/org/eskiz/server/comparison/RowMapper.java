@@ -197,7 +197,9 @@ final class RowMapper {
         boolean isYesOrNo = kind.map(RequirementSpec.Kind::isYesOrNo).orElse(false);
         var values = new ComparisonResponse.ReasonValuesResponse(
                 kind.orElse(null),
-                isYesOrNo ? null : reason.requirement().map(Requirement::threshold).orElse(null),
+                isYesOrNo
+                        ? null
+                        : reason.requirement().map(Requirement::threshold).orElse(null),
                 isYesOrNo || reason.reached().isEmpty()
                         ? null
                         : BandMapper.finite(reason.reached().getAsDouble()),

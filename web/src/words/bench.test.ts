@@ -1,0 +1,162 @@
+import { describe, expect, it } from 'vitest';
+import type { BenchAnalysis, BenchFigure } from '../api';
+import { benchFindingText, benchSentences, peakSentence } from './bench';
+
+type Finding = BenchAnalysis['findings'][number];
+
+const FIGURE = {
+  frequencyMHz: 145,
+  lossDb: 4.2,
+  expectedDb: 3.1,
+  allowedDb: 0.4,
+  excessDb: 1.1,
+  percentOfSheet: 135.48,
+  outcome: 'WORSE',
+} as unknown as BenchFigure;
+
+function analysis(change: object): BenchAnalysis {
+  return {
+    readings: [],
+    figures: [FIGURE, FIGURE, FIGURE, FIGURE],
+    line: null,
+    outcome: 'WORSE',
+    worst: FIGURE,
+    cause: null,
+    likeTypes: [],
+    findings: [],
+    ...change,
+  } as unknown as BenchAnalysis;
+}
+
+/** Numbers stay with their units; for reading in a test that is in the way. */
+const plainly = (text: string) => text.replaceAll('\u00a0', ' ');
+
+const say = (change: object, type: string | null = 'RG-58') =>
+  benchSentences(analysis(change), 'Quay 30', type, (key) => key.toUpperCase()).map(plainly);
+
+describe('what a test says', () => {
+  it('is the verdict first, with what was found and what was expected', () => {
+    expect(say({})[0]).toBe(
+      'Quay 30 loses 1.10 dB (35 %) more than RG-58 should at 145 MHz: 4.20 dB where 3.10 dB are expected.',
+    );
+    expect(say({ outcome: 'AS_THE_SHEET' })[0]).toContain('is as RG-58 promises');
+    expect(say({ outcome: 'BETTER_THAN_IT_CAN_BE' })[0]).toContain(
+      'check the length, the type and the baseline',
+    );
+  });
+
+  it('names a cause with its size, and the next test that would tell', () => {
+    const [, cause, next] = say({ cause: { kind: 'CONTACT', share: 0.9, amount: 0.84 } });
+    expect(cause).toContain('about 0.8 dB on every band alike');
+    expect(next).toMatch(/^Next: /);
+  });
+
+  it.each(['CONTACT', 'PROPORTIONAL', 'CONDUCTOR', 'DIELECTRIC', 'BUMP', 'RIPPLE'])(
+    'has a sentence and a next step for %s',
+    (kind) => {
+      const sentences = say({ cause: { kind, share: 1, amount: 0.25 } });
+      expect(sentences).toHaveLength(3);
+      expect(sentences[1]).toMatch(/^Likely /);
+      expect(sentences[2]).toMatch(/^Next: /);
+    },
+  );
+
+  it('names no cause from a few bands, and says what would be enough', () => {
+    expect(say({ figures: [FIGURE] }).at(-1)).toContain('fewer than four bands');
+    expect(say({}).at(-1)).toContain('names no cause');
+  });
+
+  it('tells another cable before any cause', () => {
+    const another = { code: 'OTHER_VELOCITY', values: {}, text: '' };
+    const sentences = say({ findings: [another], likeTypes: ['foam-10'] });
+    expect(sentences[1]).toBe('It measures like FOAM-10.');
+    expect(sentences[2]).toContain('another cable than its label says');
+  });
+
+  it('says what a piece of no known type measures like', () => {
+    const sentences = say({ outcome: null, worst: null, likeTypes: ['a', 'b', 'c'] }, null);
+    expect(sentences).toEqual(['Quay 30 loses 4.20 dB at 145 MHz.', 'It measures like A, B or C.']);
+  });
+
+  it('says that nothing was read', () => {
+    expect(say({ outcome: null, worst: null, figures: [] })).toEqual([
+      'Nothing has been read yet.',
+    ]);
+  });
+});
+
+describe('what one should know of a test', () => {
+  const CODES: Record<string, object> = {
+    THROUGH_ABOVE_BASELINE: { frequencyMHz: 14.2 },
+    LEVELS_DISAGREE: { frequencyMHz: 14.2, oneDb: 1, otherDb: 1.5 },
+    CONNECTORS_BELOW_NOTHING: { frequencyMHz: 145, connectorsDb: -0.2 },
+    SHORT_AND_LOSSY: { excessDb: 0.5, lengthM: 1.5 },
+    BAND_NOT_SWEPT: { frequenciesMHz: [145, 433] },
+    SWEEP_GAINS: { leastDb: -0.3 },
+    MORE_OUT_THAN_IN: { times: 1.2 },
+    RIPPLE_EVERYWHERE: { rippleDb: 0.9 },
+    MISMATCH_COUNTS: { differenceDb: 0.2 },
+    OTHER_VELOCITY: { measured: 0.82, promised: 0.66, lengthByTypeM: 16.1, statedM: 20 },
+    OTHER_IMPEDANCE: { measuredOhm: 72.5, typeOhm: 50 },
+    ESTIMATE: { missing: 'open' },
+    LEAD_STAYED_IN: {},
+    LEAD_TAKEN_OUT: { leadDb: 0.15, frequencyMHz: 145 },
+  };
+  const text = (code: string, values: object, fallback = 'in the words of the server') =>
+    plainly(benchFindingText({ code, values, text: fallback } as Finding));
+
+  it.each(Object.entries(CODES))(
+    'has its own sentence for %s, with its numbers',
+    (code, values) => {
+      const said = text(code, values);
+      expect(said).not.toContain('in the words of the server');
+      expect(said).toMatch(/^[A-Z].*[.?]$/s);
+      expect(said).not.toMatch(/NaN|undefined|null/);
+    },
+  );
+
+  it.each(['through', 'oneEnd', 'lead', 'type', 'length'])(
+    'asks for the %s that is missing',
+    (what) => {
+      expect(text('MISSING', { what })).not.toContain('in the words of the server');
+    },
+  );
+
+  it('shows gain as gain, and a band by its frequency', () => {
+    expect(text('SWEEP_GAINS', { leastDb: -0.3 })).toContain('0.30 dB of gain');
+    expect(text('BAND_NOT_SWEPT', { frequenciesMHz: [145, 433] })).toContain('145 MHz, 433 MHz');
+  });
+
+  it('falls back to the server for what it does not know', () => {
+    expect(text('SOMETHING_NEW', {}, 'the plug is upside down')).toBe('The plug is upside down.');
+  });
+});
+
+describe('a reflection', () => {
+  const peak = (kind: string, more = {}) =>
+    ({
+      distanceM: 11.26,
+      reflection: 0.125,
+      returnLossDb: 18.06,
+      kind,
+      echoOfM: null,
+      ...more,
+    }) as never;
+
+  it('is where it is, and as large as it is', () => {
+    expect(plainly(peakSentence(peak('END'), 'm'))).toBe(
+      'At 11.3 m it ends: 12.5 % of the wave, 18 dB down.',
+    );
+    expect(plainly(peakSentence(peak('CHANGE'), 'm'))).toContain('A kink, a crush, water');
+  });
+
+  it('is nothing of its own where it is an echo', () => {
+    expect(plainly(peakSentence(peak('ECHO', { echoOfM: 5.63 }), 'm'))).toContain(
+      'an echo of what is at 5.6 m',
+    );
+  });
+
+  it('is told in feet to who reads feet', () => {
+    expect(plainly(peakSentence(peak('JOINT'), 'ft'))).toMatch(/^At 37.07 ft there is a joint/);
+  });
+});
