@@ -20,7 +20,7 @@ interface Held {
 const KEY = ['settings'];
 
 /** What stands until the server has answered; the same as its own defaults. */
-const DEFAULTS: Settings = {
+export const DEFAULTS: Settings = {
   version: 0,
   reading: 'WATTS',
   lengths: 'METRES',
