@@ -1,6 +1,6 @@
 /** Sentences about what would change the answer, what it is worth, and how sure it is. */
 
-import type { Changes, Ladder, Ledger, Row } from '../api';
+import type { Changes, ValueSteps, Ledger, Row } from '../api';
 import { fixed, frequencyText, lengthText, moneyFigure, plain, powerText, tied } from '../units';
 import type { LengthUnit } from '../units';
 import { askedPhrase, askedText, powerDifference, reasonClause } from './asked';
@@ -148,7 +148,7 @@ export function matchingMovedSentence(
 }
 
 /** Where the ladder of value stops paying. */
-export function kneeSentence(ladder: Ladder, worthPerDb: number, band: string): string {
+export function kneeSentence(ladder: ValueSteps, worthPerDb: number, band: string): string {
   const step = ladder.steps[ladder.knee];
   const point = ladder.points.find((p) => p.rowId === step?.rowId);
   const next = ladder.steps[ladder.knee + 1];

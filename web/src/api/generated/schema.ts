@@ -1921,7 +1921,7 @@ export interface components {
         };
         ComparisonResponse: {
             details: components["schemas"]["DetailResponse"][];
-            ladder: components["schemas"]["LadderResponse"] | null;
+            ladder: components["schemas"]["ValueStepsResponse"] | null;
             presentRowId: string;
             relaxations: components["schemas"]["RelaxationResponse"][];
             rows: components["schemas"]["RowResponse"][];
@@ -2368,16 +2368,16 @@ export interface components {
             /** Format: double */
             wantedM: number;
         };
-        LadderResponse: {
+        ValueStepsResponse: {
             /** Format: int32 */
             band: number;
             currency: string | null;
             /** Format: int32 */
             knee: number;
             points: components["schemas"]["ValuePointResponse"][];
-            steps: components["schemas"]["LadderStepResponse"][];
+            steps: components["schemas"]["ValueStepResponse"][];
         };
-        LadderStepResponse: {
+        ValueStepResponse: {
             /** Format: double */
             costPerDb: number | null;
             /** Format: double */

@@ -6,8 +6,8 @@ import { plain } from '../../../units';
 import { kneeSentence } from '../../../words';
 import { bandName, comparisonOf } from '../document/model';
 import { useSheet } from '../sheetContext';
-import { LadderDrawing } from './LadderDrawing';
-import { LadderSteps } from './LadderSteps';
+import { ValueDrawing } from './ValueDrawing';
+import { ValueStepList } from './ValueStepList';
 
 /** Cost against loss on the band in focus: the steps up, and where they stop paying. */
 export function ValueView() {
@@ -79,10 +79,10 @@ export function ValueView() {
       </p>
       <div className="flex flex-wrap gap-x-6">
         <div className="min-w-[300px] flex-[3_1_420px]">
-          <LadderDrawing ladder={ladder} />
+          <ValueDrawing ladder={ladder} />
         </div>
         <div className="min-w-[280px] flex-[2_1_300px]">
-          <LadderSteps ladder={ladder} />
+          <ValueStepList ladder={ladder} />
         </div>
       </div>
     </div>

@@ -217,22 +217,32 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
     /** Runs a command without input and answers what it said; it must succeed. */
     static String run(Map<String, String> environment, List<String> command) {
         try {
+            // a file, for what the command leaves running would keep a pipe open
             Path output = Files.createTempFile("eskiz-e2e-", ".log");
-            var builder = new ProcessBuilder(command)
-                    .redirectErrorStream(true)
-                    .redirectOutput(output.toFile())
-                    .redirectInput(ProcessBuilder.Redirect.from(new File("/dev/null")));
-            builder.environment().putAll(environment);
-            Process process = builder.start();
-            if (!process.waitFor(PATIENCE_MINUTES, TimeUnit.MINUTES) || process.exitValue() != 0) {
-                throw new IllegalStateException(String.join(" ", command) + ": " + Files.readString(output));
+            try {
+                return run(environment, command, output);
+            } finally {
+                Files.delete(output);
             }
-            return Files.readString(output);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    private static String run(Map<String, String> environment, List<String> command, Path output)
+            throws IOException, InterruptedException {
+        var builder = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(output.toFile())
+                .redirectInput(ProcessBuilder.Redirect.from(new File("/dev/null")));
+        builder.environment().putAll(environment);
+        Process process = builder.start();
+        if (!process.waitFor(PATIENCE_MINUTES, TimeUnit.MINUTES) || process.exitValue() != 0) {
+            throw new IllegalStateException(String.join(" ", command) + ": " + Files.readString(output));
+        }
+        return Files.readString(output);
     }
 }

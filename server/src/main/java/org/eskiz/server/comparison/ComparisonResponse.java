@@ -25,7 +25,7 @@ public record ComparisonResponse(
         String presentRowId,
         List<RowResponse> rows,
         List<RelaxationResponse> relaxations,
-        @Nullable LadderResponse ladder,
+        @Nullable ValueStepsResponse ladder,
         List<DetailResponse> details) {
 
     /**
@@ -79,11 +79,11 @@ public record ComparisonResponse(
      * @param steps the lower hull of cost against loss, the cheapest first
      * @param knee position of the last step that costs no more per dB than it is worth to the operator
      */
-    public record LadderResponse(
+    public record ValueStepsResponse(
             int band,
             @Nullable String currency,
             List<ValuePointResponse> points,
-            List<LadderStepResponse> steps,
+            List<ValueStepResponse> steps,
             int knee) {}
 
     /** A row as it stands between cost and loss. */
@@ -95,7 +95,7 @@ public record ComparisonResponse(
             @Nullable Double costPerDeliveredW) {}
 
     /** One step up; the first has no cost of its own. */
-    public record LadderStepResponse(
+    public record ValueStepResponse(
             String rowId,
             @Nullable Double costPerDb,
             @Nullable Double costPerW) {}

@@ -53,7 +53,7 @@ public class ComparisonService {
                 Row.id(p.candidates.present()),
                 rows.stream().map(row -> written(p, row)).toList(),
                 p.mapper.relaxations(rows),
-                p.mapper.ladder(rows),
+                p.mapper.valueSteps(rows),
                 details(request, rows, p.mapper, errors));
     }
 

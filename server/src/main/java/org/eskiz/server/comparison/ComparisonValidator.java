@@ -122,7 +122,7 @@ final class ComparisonValidator {
 
     private static boolean isReceiverSomewhere(RequirementSpec asked, ComparisonRequest request) {
         boolean radioHasPower = request.radio() != null && request.radio().powerW() != null;
-        return asked.isOn()
+        return asked.stands()
                 && !radioHasPower
                 && request.bands() != null
                 && request.bands().stream()

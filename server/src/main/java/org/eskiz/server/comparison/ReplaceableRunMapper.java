@@ -110,7 +110,7 @@ final class ReplaceableRunMapper {
     private Stream<RequirementSpec> requirements() {
         return request.requirements() == null
                 ? Stream.empty()
-                : request.requirements().stream().filter(RequirementSpec::isOn);
+                : request.requirements().stream().filter(RequirementSpec::stands);
     }
 
     static Money money(MoneySpec amount) {

@@ -17,7 +17,7 @@ final class RequirementMapper {
     RequirementMapper(ComparisonRequest request) {
         this.requests = request.requirements() == null ? List.of() : request.requirements();
         for (int i = 0; i < requests.size(); i++) {
-            if (requests.get(i).isOn()) {
+            if (requests.get(i).stands()) {
                 requirements.add(requests.get(i).requirement(band(requests.get(i), request.bands())));
                 positions.add(i);
             }

@@ -241,26 +241,26 @@ final class RowMapper {
     }
 
     /** Null where it was not asked for. */
-    ComparisonResponse.LadderResponse ladder(List<Row> rows) {
+    ComparisonResponse.ValueStepsResponse valueSteps(List<Row> rows) {
         ComparisonRequest.ValueRequest value = request.value();
         if (value == null) {
             return null;
         }
         int band = value.band();
-        ValueSteps ladder = ValueSteps.of(rows, band, requireNonNullElse(value.worthPerDb(), DEFAULT_WORTH_PER_DB));
-        return new ComparisonResponse.LadderResponse(
+        ValueSteps found = ValueSteps.of(rows, band, requireNonNullElse(value.worthPerDb(), DEFAULT_WORTH_PER_DB));
+        return new ComparisonResponse.ValueStepsResponse(
                 band,
-                ladder.placed().stream()
+                found.placed().stream()
                         .findFirst()
                         .flatMap(Row::cost)
                         .map(c -> c.currency().getCurrencyCode())
                         .orElse(null),
-                ladder.placed().stream().map(r -> point(r, band)).toList(),
-                ladder.steps().stream()
-                        .map(s -> new ComparisonResponse.LadderStepResponse(
+                found.placed().stream().map(r -> point(r, band)).toList(),
+                found.steps().stream()
+                        .map(s -> new ComparisonResponse.ValueStepResponse(
                                 s.row().id(), BandMapper.boxed(s.costPerDb()), BandMapper.boxed(s.costPerW())))
                         .toList(),
-                ladder.knee());
+                found.knee());
     }
 
     private ComparisonResponse.ValuePointResponse point(Row row, int band) {

@@ -80,7 +80,7 @@ public record RequirementSpec(
     public static final int MOST = 32;
 
     /** Whether it is asked now, or written down but switched off. */
-    public boolean isOn() {
+    public boolean stands() {
         return !Boolean.TRUE.equals(off);
     }
 

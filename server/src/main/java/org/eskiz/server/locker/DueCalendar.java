@@ -19,7 +19,7 @@ final class DueCalendar {
     static String write(List<PieceSummary> pieces, Instant now) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId("-//Eskiz//Locker//EN");
-        pieces.stream().filter(p -> p.testAgainOn() != null).forEach(p -> calendar.addEvent(event(p, now)));
+        pieces.stream().filter(p -> p.testAgain().testAgainOn() != null).forEach(p -> calendar.addEvent(event(p, now)));
         return Biweekly.write(calendar).go();
     }
 
@@ -29,8 +29,10 @@ final class DueCalendar {
         event.setUid(piece.id() + "@eskiz");
         event.setDateTimeStamp(Date.from(now));
         event.setDateStart(new DateStart(
-                Date.from(
-                        piece.testAgainOn().atStartOfDay(ZoneId.systemDefault()).toInstant()),
+                Date.from(piece.testAgain()
+                        .testAgainOn()
+                        .atStartOfDay(ZoneId.systemDefault())
+                        .toInstant()),
                 false));
         event.setSummary("Test " + piece.label());
         event.setDescription(sentence(piece));
@@ -38,8 +40,10 @@ final class DueCalendar {
     }
 
     private static String sentence(PieceSummary piece) {
-        return sentence(piece.testAgainWhy(), piece)
-                + (piece.cableName() == null ? "" : " " + piece.cableName() + ", " + piece.lengthM() + " m.");
+        return sentence(piece.testAgain().testAgainWhy(), piece)
+                + (piece.make().cableName() == null
+                        ? ""
+                        : " " + piece.make().cableName() + ", " + piece.make().lengthM() + " m.");
     }
 
     private static String sentence(TestAgain.Why why, PieceSummary piece) {

@@ -4,7 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import org.eskiz.core.kit.End;
+import org.eskiz.server.locker.PieceSummary.EndResponse;
 import org.eskiz.server.web.Csv;
+import org.jspecify.annotations.Nullable;
 
 /** The locker as comma-separated values, one record a piece. */
 final class PieceCsv {
@@ -45,27 +48,37 @@ final class PieceCsv {
         return new ArrayList<>(Arrays.asList(
                 p.id(),
                 Csv.guarded(p.label()),
-                p.cableKey(),
-                Csv.guarded(p.cableName()),
-                Csv.number(p.lengthM()),
-                p.near() == null ? null : p.near().connectorKey(),
-                p.near() == null ? null : p.near().gender(),
-                p.far() == null ? null : p.far().connectorKey(),
-                p.far() == null ? null : p.far().gender(),
-                p.boughtOn(),
-                p.price() == null ? null : p.price().toPlainString(),
-                p.priceCurrency(),
-                Csv.guarded(p.keptAt()),
-                p.outings(),
-                p.hardOutings(),
-                p.outSince(),
+                p.make().cableKey(),
+                Csv.guarded(p.make().cableName()),
+                Csv.number(p.make().lengthM()),
+                connector(p.make().near()),
+                gender(p.make().near()),
+                connector(p.make().far()),
+                gender(p.make().far()),
+                p.keeping().boughtOn(),
+                p.keeping().price() == null ? null : p.keeping().price().toPlainString(),
+                p.keeping().priceCurrency(),
+                Csv.guarded(p.keeping().keptAt()),
+                p.wear().outings(),
+                p.wear().hardOutings(),
+                p.wear().outSince(),
                 p.standing(),
                 p.lastTestedOn(),
-                Csv.number(p.referenceMHz()),
-                Csv.number(p.percentOfSheet()),
-                p.trend() == null ? null : Csv.number(p.trend().percentPerYear()),
-                p.testAgainOn(),
-                p.retiredOn(),
-                Csv.guarded(p.note())));
+                Csv.number(p.ageing().referenceMHz()),
+                Csv.number(p.ageing().percentOfSheet()),
+                p.ageing().trend() == null
+                        ? null
+                        : Csv.number(p.ageing().trend().percentPerYear()),
+                p.testAgain().testAgainOn(),
+                p.wear().retiredOn(),
+                Csv.guarded(p.keeping().note())));
+    }
+
+    private static @Nullable String connector(@Nullable EndResponse end) {
+        return end == null ? null : end.connectorKey();
+    }
+
+    private static End.@Nullable Gender gender(@Nullable EndResponse end) {
+        return end == null ? null : end.gender();
     }
 }

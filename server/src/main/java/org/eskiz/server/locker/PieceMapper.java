@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.bench.Upkeep;
 import org.eskiz.core.kit.End;
 import org.eskiz.server.bench.PieceTest;
@@ -16,11 +17,16 @@ import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.locker.PieceResponse.EventKind;
 import org.eskiz.server.locker.PieceResponse.MeasuredLawResponse;
 import org.eskiz.server.locker.PieceResponse.PieceEventResponse;
+import org.eskiz.server.locker.PieceSummary.AgeingResponse;
 import org.eskiz.server.locker.PieceSummary.EndResponse;
+import org.eskiz.server.locker.PieceSummary.KeepingResponse;
+import org.eskiz.server.locker.PieceSummary.MakeResponse;
 import org.eskiz.server.locker.PieceSummary.PieceCondition;
 import org.eskiz.server.locker.PieceSummary.PlanNameResponse;
 import org.eskiz.server.locker.PieceSummary.StandingReasonResponse;
+import org.eskiz.server.locker.PieceSummary.TestAgainResponse;
 import org.eskiz.server.locker.PieceSummary.TrendResponse;
+import org.eskiz.server.locker.PieceSummary.WearResponse;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlansOfPiecesService;
@@ -61,32 +67,46 @@ class PieceMapper {
         Upkeep upkeep = h.upkeep(asked);
         List<StandingReasonResponse> reasons = h.reasons(upkeep, today());
         PieceCondition standing = PieceHistory.standing(reasons);
-        Optional<OutingEntity> underWay = h.underWay();
-        boolean isRetired = standing == PieceCondition.RETIRED;
         return new PieceSummary(
                 p.id,
                 p.version,
                 p.demo,
                 p.label,
-                h.type().map(CableType::key).orElse(null),
-                h.type().map(t -> t.facts().name()).orElse(null),
-                p.lengthM,
-                end(p.near()),
-                end(p.far()),
-                p.boughtOn,
-                p.price,
-                p.priceCurrency,
-                p.keptAt,
-                p.note,
-                massKg(h),
-                p.retiredOn,
-                underWay.map(o -> o.takenOn).orElse(null),
-                underWay.map(o -> o.takenTo).orElse(null),
-                h.outings().size(),
-                (int) h.outings().stream().filter(OutingEntity::isHard).count(),
+                make(h),
+                new KeepingResponse(p.boughtOn, p.price, p.priceCurrency, p.keptAt, p.note),
+                wear(h),
                 standing,
                 reasons,
                 h.newest().map(PieceTest::on).orElse(null),
+                ageing(h, upkeep),
+                testAgain(standing, upkeep.testAgain()),
+                using.stream()
+                        .map(n -> new PlanNameResponse(n.id(), n.site(), n.name()))
+                        .toList());
+    }
+
+    private static MakeResponse make(PieceHistory h) {
+        return new MakeResponse(
+                h.type().map(CableType::key).orElse(null),
+                h.type().map(t -> t.facts().name()).orElse(null),
+                h.piece().lengthM,
+                end(h.piece().near()),
+                end(h.piece().far()),
+                massKg(h));
+    }
+
+    private static WearResponse wear(PieceHistory h) {
+        Optional<OutingEntity> underWay = h.underWay();
+        return new WearResponse(
+                h.piece().retiredOn,
+                underWay.map(o -> o.takenOn).orElse(null),
+                underWay.map(o -> o.takenTo).orElse(null),
+                h.outings().size(),
+                (int) h.outings().stream().filter(OutingEntity::isHard).count());
+    }
+
+    private static AgeingResponse ageing(PieceHistory h, Upkeep upkeep) {
+        return new AgeingResponse(
                 boxed(h.referenceMHz()),
                 boxed(upkeep.percentOfSheet()),
                 boxed(upkeep.retireAtPercent()),
@@ -97,12 +117,13 @@ class PieceMapper {
                                 a.percentAtLastTest(),
                                 a.interval().map(i -> i.least()).orElse(null),
                                 a.interval().map(i -> i.most()).orElse(null)))
-                        .orElse(null),
-                isRetired ? null : upkeep.testAgain().on(),
-                isRetired ? null : upkeep.testAgain().because(),
-                using.stream()
-                        .map(n -> new PlanNameResponse(n.id(), n.site(), n.name()))
-                        .toList());
+                        .orElse(null));
+    }
+
+    private static TestAgainResponse testAgain(PieceCondition standing, TestAgain again) {
+        return standing == PieceCondition.RETIRED
+                ? TestAgainResponse.never()
+                : new TestAgainResponse(again.on(), again.because());
     }
 
     static Double massKg(PieceHistory h) {

@@ -1,5 +1,6 @@
 package org.eskiz.server.locker;
 
+import com.fasterxml.jackson.annotation.JsonUnwrapped;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.List;
@@ -9,19 +10,11 @@ import org.eskiz.core.kit.End;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A piece in the locker, and how it stands.
+ * A piece in the locker, and how it stands; on the wire its groups are one flat object.
  *
- * @param cableName null where nobody knows its type
- * @param massKg null where that of its type is not known
- * @param outSince null while it is in
- * @param outings all of them
- * @param hardOutings of them on which it was wet, frozen or trodden on
  * @param standing how it stands today
  * @param reasons why, the weightiest first
  * @param lastTestedOn null where it never was
- * @param retireAtPercent of its sheet, at which it has had its day
- * @param trend null where the tests are too few
- * @param testAgainOn null where it is retired
  * @param plans that have it in their run
  */
 record PieceSummary(
@@ -29,33 +22,78 @@ record PieceSummary(
         long version,
         boolean demo,
         String label,
-        @Nullable String cableKey,
-        @Nullable String cableName,
-        double lengthM,
-        @Nullable EndResponse near,
-        @Nullable EndResponse far,
-        @Nullable LocalDate boughtOn,
-        @Nullable BigDecimal price,
-        @Nullable String priceCurrency,
-        @Nullable String keptAt,
-        @Nullable String note,
-        @Nullable Double massKg,
-        @Nullable LocalDate retiredOn,
-        @Nullable LocalDate outSince,
-        @Nullable String outTo,
-        int outings,
-        int hardOutings,
+        @JsonUnwrapped MakeResponse make,
+        @JsonUnwrapped KeepingResponse keeping,
+        @JsonUnwrapped WearResponse wear,
         PieceCondition standing,
         List<StandingReasonResponse> reasons,
         @Nullable LocalDate lastTestedOn,
-        @Nullable Double referenceMHz,
-        @Nullable Double percentOfSheet,
-        @Nullable Double retireAtPercent,
-        @Nullable Double moreThanFirstDb,
-        @Nullable TrendResponse trend,
-        @Nullable LocalDate testAgainOn,
-        TestAgain.@Nullable Why testAgainWhy,
+        @JsonUnwrapped AgeingResponse ageing,
+        @JsonUnwrapped TestAgainResponse testAgain,
         List<PlanNameResponse> plans) {
+
+    /**
+     * What it is.
+     *
+     * @param cableName null where nobody knows its type
+     * @param massKg null where that of its type is not known
+     */
+    record MakeResponse(
+            @Nullable String cableKey,
+            @Nullable String cableName,
+            double lengthM,
+            @Nullable EndResponse near,
+            @Nullable EndResponse far,
+            @Nullable Double massKg) {}
+
+    /** Whence it came and where it is kept. */
+    record KeepingResponse(
+            @Nullable LocalDate boughtOn,
+            @Nullable BigDecimal price,
+            @Nullable String priceCurrency,
+            @Nullable String keptAt,
+            @Nullable String note) {}
+
+    /**
+     * What it goes through.
+     *
+     * @param outSince null while it is in
+     * @param outings all of them
+     * @param hardOutings of them on which it was wet, frozen or trodden on
+     */
+    record WearResponse(
+            @Nullable LocalDate retiredOn,
+            @Nullable LocalDate outSince,
+            @Nullable String outTo,
+            int outings,
+            int hardOutings) {}
+
+    /**
+     * What its tests say of it.
+     *
+     * @param retireAtPercent of its sheet, at which it has had its day
+     * @param trend null where the tests are too few
+     */
+    record AgeingResponse(
+            @Nullable Double referenceMHz,
+            @Nullable Double percentOfSheet,
+            @Nullable Double retireAtPercent,
+            @Nullable Double moreThanFirstDb,
+            @Nullable TrendResponse trend) {}
+
+    /**
+     * When it is to be tested, and why then.
+     *
+     * @param testAgainOn null where it is retired
+     */
+    record TestAgainResponse(@Nullable LocalDate testAgainOn, TestAgain.@Nullable Why testAgainWhy) {
+
+        private static final TestAgainResponse NEVER = new TestAgainResponse(null, null);
+
+        static TestAgainResponse never() {
+            return NEVER;
+        }
+    }
 
     /** How a piece stands. */
     enum PieceCondition {

@@ -11,7 +11,12 @@ import java.util.List;
 import java.util.TimeZone;
 import java.util.UUID;
 import org.eskiz.core.bench.TestAgain;
+import org.eskiz.server.locker.PieceSummary.AgeingResponse;
+import org.eskiz.server.locker.PieceSummary.KeepingResponse;
+import org.eskiz.server.locker.PieceSummary.MakeResponse;
 import org.eskiz.server.locker.PieceSummary.PieceCondition;
+import org.eskiz.server.locker.PieceSummary.TestAgainResponse;
+import org.eskiz.server.locker.PieceSummary.WearResponse;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -90,32 +95,14 @@ class DueCalendarTest {
                 0,
                 false,
                 label,
-                "rg-58",
-                "RG-58",
-                20,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                null,
-                0,
-                0,
+                new MakeResponse("rg-58", "RG-58", 20, null, null, null),
+                new KeepingResponse(null, null, null, null, null),
+                new WearResponse(null, null, null, 0, 0),
                 PieceCondition.DUE,
                 List.of(),
                 LocalDate.of(2030, 1, 15),
-                null,
-                null,
-                null,
-                null,
-                null,
-                due,
-                why,
+                new AgeingResponse(null, null, null, null, null),
+                new TestAgainResponse(due, why),
                 List.of());
     }
 

@@ -1,6 +1,6 @@
 import { AxisBottom, AxisLeft } from '@visx/axis';
 import { scaleLinear } from '@visx/scale';
-import type { Ladder } from '../../../api';
+import type { ValueSteps } from '../../../api';
 import { useWidth } from '../../../ui';
 import { useSheet } from '../sheetContext';
 
@@ -14,7 +14,7 @@ const TICKS = { fill: 'var(--ink-soft)', fontSize: 11, fontFamily: 'var(--font-m
 /** Names nearer to each other than this would run into each other, px. */
 const APART = 12;
 
-export function LadderDrawing({ ladder }: { ladder: Ladder }) {
+export function ValueDrawing({ ladder }: { ladder: ValueSteps }) {
   const { rowId, selectRow } = useSheet();
   const [box, width] = useWidth<HTMLDivElement>();
   const right = Math.max(LEFT + 80, width - RIGHT);

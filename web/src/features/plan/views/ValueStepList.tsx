@@ -1,9 +1,9 @@
-import type { Ladder } from '../../../api';
+import type { ValueSteps } from '../../../api';
 import { fixed, moneyFigure } from '../../../units';
 import { useSheet } from '../sheetContext';
 
 /** The same as a table. */
-export function LadderSteps({ ladder }: { ladder: Ladder }) {
+export function ValueStepList({ ladder }: { ladder: ValueSteps }) {
   const { rowId, selectRow } = useSheet();
   const currency = ladder.currency ?? '';
   const hasWatts = ladder.points.some((p) => p.costPerDeliveredW !== null);
