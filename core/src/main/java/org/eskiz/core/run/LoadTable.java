@@ -2,7 +2,6 @@ package org.eskiz.core.run;
 
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.numbers.complex.Complex;
@@ -97,7 +96,7 @@ public final class LoadTable {
      * What the antenna is at a frequency.
      *
      * @return empty beyond the rows
-     * @throws IllegalArgumentException where the table says that more comes back than was sent
+     * @throws ImpossibleLoadException where the table says that more comes back than was sent
      */
     public Optional<Load> at(double frequencyMHz) {
         if (frequencyMHz < lowestMHz() || frequencyMHz > highestMHz()) {
@@ -105,11 +104,7 @@ public final class LoadTable {
         }
         Complex reflection = interpolated(frequencyMHz);
         if (!(reflection.abs() < 1)) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "at %s MHz the table has a reflection of %.3f, where an antenna must stay below 1",
-                    frequencyMHz,
-                    reflection.abs()));
+            throw ImpossibleLoadException.inTheTable(reflection.abs(), frequencyMHz);
         }
         return Optional.of(isAngleKnown ? impedance(reflection) : swr(reflection));
     }

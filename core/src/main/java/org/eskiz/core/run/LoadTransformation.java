@@ -1,6 +1,5 @@
 package org.eskiz.core.run;
 
-import java.util.Locale;
 import org.apache.commons.numbers.complex.Complex;
 
 /** What was measured at the radio end of a known run, carried through it to the antenna: de-embedding. */
@@ -13,7 +12,7 @@ public final class LoadTransformation {
      *
      * @param atRadio measured at the radio end
      * @param run what it was measured through
-     * @throws IllegalArgumentException when no passive antenna behind this run can show it
+     * @throws ImpossibleLoadException when no passive antenna behind this run can show it
      * @throws ReadingSaysNothingException when a matching unit at the antenna hides it
      */
     public static Load.Impedance impedance(Load.Impedance atRadio, Run run, Radio radio, Conditions at) {
@@ -25,12 +24,7 @@ public final class LoadTransformation {
         PortState antenna = whole.towardAntenna(seen(atRadio));
         Complex ohm = antenna.impedance();
         if (!(antenna.power() > 0) || !Double.isFinite(ohm.real()) || !Double.isFinite(ohm.imag())) {
-            throw new IllegalArgumentException(String.format(
-                    Locale.ROOT,
-                    "%.4g Ω and %.4g Ω at the radio cannot be at %s MHz: behind this run no antenna shows that. It loses more than it should, or was measured elsewhere",
-                    atRadio.resistanceOhm(),
-                    atRadio.reactanceOhm(),
-                    at.frequencyMHz()));
+            throw ImpossibleLoadException.behindTheRun(atRadio, at.frequencyMHz());
         }
         return new Load.Impedance(ohm.real(), ohm.imag());
     }

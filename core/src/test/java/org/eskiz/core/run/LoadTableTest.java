@@ -59,7 +59,9 @@ class LoadTableTest {
     @Test
     void moreThanWasSentCannotComeBack() {
         var table = LoadTable.ofReflections(List.of(new LoadTable.ReflectionRow(10, 0.9, 0.6)), 50);
-        assertThatThrownBy(() -> table.at(10)).hasMessageContaining("reflection of 1.082");
+        assertThatThrownBy(() -> table.at(10))
+                .isInstanceOf(ImpossibleLoadException.class)
+                .hasMessageContaining("reflection of 1.082");
         assertThatThrownBy(() -> LoadTable.ofSwrs(List.of(), 50)).hasMessageContaining("at least one row");
     }
 }

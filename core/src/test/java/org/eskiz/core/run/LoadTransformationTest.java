@@ -42,7 +42,7 @@ class LoadTransformationTest {
         Conditions at = new Conditions(145, 20);
         assertThatThrownBy(
                         () -> LoadTransformation.impedance(new Load.Impedance(0.5, 0), RUN, radio(Matching.NONE), at))
-                .isInstanceOf(IllegalArgumentException.class)
+                .isInstanceOf(ImpossibleLoadException.class)
                 .hasMessageContaining("at 145.0 MHz");
         assertThatThrownBy(() ->
                         LoadTransformation.impedance(new Load.Impedance(50, 0), RUN, radio(Matching.AT_ANTENNA), at))

@@ -4,8 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import org.eskiz.core.cable.AttenuationFit;
 import org.eskiz.core.choice.Band;
+import org.eskiz.core.run.ImpossibleLoadException;
+import org.eskiz.core.run.ImpossibleReadingException;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.LoadTransformation;
+import org.eskiz.core.run.ReadingSaysNothingException;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.run.RunTooLossyException;
@@ -101,7 +104,10 @@ public class AssessmentService {
                     BandMapper.finite(through.swrAtRadio()),
                     BandMapper.finite(through.swrAtAntenna()),
                     null);
-        } catch (IllegalArgumentException e) {
+        } catch (ImpossibleLoadException
+                | ImpossibleReadingException
+                | ReadingSaysNothingException
+                | RunTooLossyException e) {
             return new CarriedLoadResponse(frequencyMHz, null, null, null, null, e.getMessage());
         }
     }
@@ -112,7 +118,7 @@ public class AssessmentService {
         } catch (RunTooLossyException e) {
             errors.add("run", e.getMessage());
             return null;
-        } catch (IllegalArgumentException e) {
+        } catch (ImpossibleReadingException | ReadingSaysNothingException e) {
             errors.add("bands[" + band + "].load.swrAtRadio", e.getMessage());
             return null;
         }

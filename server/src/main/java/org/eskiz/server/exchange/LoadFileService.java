@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import org.eskiz.core.bench.Sweep;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.core.bench.TouchstoneException;
+import org.eskiz.core.run.ImpossibleLoadException;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.LoadTable;
 import org.eskiz.server.problem.ValidationErrors;
@@ -74,7 +75,7 @@ class LoadFileService {
                             frequencyMHz,
                             "the file covers %s to %s MHz, not %s MHz"
                                     .formatted(table.lowestMHz(), table.highestMHz(), frequencyMHz)));
-        } catch (IllegalArgumentException e) {
+        } catch (ImpossibleLoadException e) {
             return unknown(frequencyMHz, e.getMessage());
         }
     }
