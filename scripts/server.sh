@@ -53,12 +53,13 @@ start_server() {
 wait_until_ready() {
   local port=$1
   sleep 0.3 # until the programs stand behind their process numbers
-  for _ in $(seq 600); do
+  for tenths in $(seq 6000); do
     server_pid >/dev/null || keeper_runs || fail "the server does not come up, see $DATA/log/server.log: $(last_error)"
     server_answers "$port" && return
+    [ "$tenths" -ne 300 ] || say "this machine is busy: the server is still coming up"
     sleep 0.1
   done
-  fail "the server does not answer after a minute, see $DATA/log/server.log"
+  fail "the server does not answer after ten minutes, see $DATA/log/server.log"
 }
 
 last_error() {
