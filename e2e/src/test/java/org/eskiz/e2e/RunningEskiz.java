@@ -26,7 +26,7 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 
 /**
  * Eskiz as an operator starts it, with the script, in a data folder of its own, and a browser to look at it. Both are
- * started once for all tests of one JVM, of which two run side by side; every test gets a page of its own.
+ * started once for all tests; every test gets a page of its own.
  */
 final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, ParameterResolver {
 
