@@ -91,6 +91,13 @@ const views = [
   },
 ];
 
+/** Until nothing is moving, all letters are there, and what follows from that is painted. */
+async function settled() {
+  await document.fonts.ready;
+  await Promise.all(document.getAnimations().map((a) => a.finished.catch(() => undefined)));
+  await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+}
+
 const browser = await launchChromium();
 mkdirSync(out, { recursive: true });
 for (const view of views.filter((v) => !only || only.includes(v.name))) {
@@ -99,7 +106,7 @@ for (const view of views.filter((v) => !only || only.includes(v.name))) {
   });
   await page.goto(address + view.path, { waitUntil: 'networkidle' });
   await view.act?.(page);
-  await page.waitForTimeout(300);
+  await page.evaluate(settled);
   await page.screenshot({ path: `${out}/${view.name}.png` });
   await page.close();
 }
