@@ -14,6 +14,7 @@ import org.eskiz.server.catalogue.CableTypeRequest.SheetPointRequest;
 import org.eskiz.server.catalogue.csv.CatalogueCsv;
 import org.eskiz.server.catalogue.csv.ConnectorCsv;
 import org.eskiz.server.catalogue.csv.CsvCells;
+import org.eskiz.server.catalogue.csv.ReadRow;
 
 /** Reads the cable types and connectors that come with the application: tables like those that an operator brings in. */
 public final class BuiltInFiles {

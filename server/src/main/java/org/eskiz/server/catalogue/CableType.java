@@ -2,9 +2,11 @@ package org.eskiz.server.catalogue;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.Jacket;
 
 /**
  * A cable type as one revision of it says.
@@ -49,7 +51,9 @@ public record CableType(
         public Boolean keepsWaterOut() {
             return Boolean.TRUE.equals(mechanics.directBurial())
                     ? Boolean.TRUE
-                    : Jacket.keepsWaterOut(construction.jacket());
+                    : Optional.ofNullable(construction.jacket())
+                            .flatMap(Jacket::keepsWaterOut)
+                            .orElse(null);
         }
     }
 }

@@ -3,7 +3,9 @@ package org.eskiz.server.catalogue;
 import static java.util.Objects.requireNonNullElse;
 
 import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embeddable;
 import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.FetchType;
@@ -84,4 +86,10 @@ class CableTypeRevisionEntity {
         createdAt = moment;
         return this;
     }
+
+    /** One row of a data sheet as it is stored. */
+    @Embeddable
+    record AttenuationPointValue(
+            @Column(name = "frequency_mhz") double frequencyMHz,
+            @Column(name = "attenuation_db_per_100m") double attenuationDbPer100m) {}
 }

@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 
 /** Cable types and connectors as they stood at one moment, found by their keys. */
 public final class Catalogue {
@@ -19,8 +20,8 @@ public final class Catalogue {
     private final Map<String, CableType> typesByKey;
     private final Map<String, Connector> connectorsByKey;
 
-    private final Function<UUID, Optional<OwnedPiece>> locker;
-    private final Map<UUID, Optional<OwnedPiece>> pieces = new ConcurrentHashMap<>();
+    private final Function<UUID, Optional<FoundPiece>> locker;
+    private final Map<UUID, Optional<FoundPiece>> pieces = new ConcurrentHashMap<>();
 
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
         this(cableTypes, connectors, Set.of(), Set.of(), id -> Optional.empty());
@@ -38,7 +39,7 @@ public final class Catalogue {
             List<Connector> connectors,
             Set<String> retired,
             Set<String> favourites,
-            Function<UUID, Optional<OwnedPiece>> locker) {
+            Function<UUID, Optional<FoundPiece>> locker) {
         this.locker = locker;
         this.retired = Set.copyOf(retired);
         this.favourites = Set.copyOf(favourites);
@@ -74,7 +75,7 @@ public final class Catalogue {
     }
 
     /** A piece of the locker; asked for as it is needed, since a locker may hold thousands. */
-    public Optional<OwnedPiece> piece(UUID id) {
+    public Optional<FoundPiece> piece(UUID id) {
         return pieces.computeIfAbsent(id, locker);
     }
 

@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import org.eskiz.server.catalogue.csv.CatalogueCsv;
 import org.eskiz.server.catalogue.csv.ConnectorCsv;
 import org.eskiz.server.catalogue.csv.CsvCells;
+import org.eskiz.server.catalogue.csv.ReadRow;
 import org.eskiz.server.problem.InvalidRequestException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;

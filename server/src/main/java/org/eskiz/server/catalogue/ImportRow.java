@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.eskiz.server.catalogue.CatalogueImportResponse.ImportedRowResponse;
 import org.eskiz.server.catalogue.CatalogueImportResponse.Part;
 import org.eskiz.server.catalogue.CatalogueImportResponse.What;
+import org.eskiz.server.catalogue.csv.ReadRow;
 
 /**
  * A row of a file and what becomes of it.

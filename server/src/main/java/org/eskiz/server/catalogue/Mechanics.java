@@ -40,4 +40,14 @@ public record Mechanics(
 
     /** Of which nothing is known. */
     public static final Mechanics UNKNOWN = new Mechanics(null, null, null, null, null, null, null, null, null, null);
+
+    /** How often a cable may be bent. */
+    public enum Flexing {
+        /** Once, when it is laid. */
+        FIXED,
+        /** Now and then. */
+        OCCASIONAL,
+        /** Again and again. */
+        REPEATED
+    }
 }

@@ -7,5 +7,20 @@ import java.util.UUID;
 public interface PieceLookup {
 
     /** A piece; empty where there is none, or nobody knows what it loses. */
-    Optional<OwnedPiece> find(UUID piece, UUID operator);
+    Optional<FoundPiece> find(UUID piece, UUID operator);
+
+    /**
+     * A piece that the operator owns, as far as a run needs it.
+     *
+     * @param lengthM as it is now
+     * @param cable it taken as a cable of its own: what was measured of it stands in place of what its type says; its key is
+     *     {@code piece:} and its id, which no type can have
+     */
+    record FoundPiece(UUID id, String label, double lengthM, CableType cable) {
+
+        /** The key that a piece goes by among cables. */
+        public static String key(UUID id) {
+            return "piece:" + id;
+        }
+    }
 }

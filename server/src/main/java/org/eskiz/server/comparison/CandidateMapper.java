@@ -20,7 +20,7 @@ import org.eskiz.core.choice.Money;
 import org.eskiz.core.choice.Row;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.catalogue.Flexing;
+import org.eskiz.server.catalogue.Mechanics.Flexing;
 import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.document.CableSpec;

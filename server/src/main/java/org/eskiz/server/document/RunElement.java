@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.catalogue.OwnedPiece;
+import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
 
@@ -61,7 +61,7 @@ public sealed interface RunElement {
         public Optional<CableType> typeIn(Catalogue catalogue) {
             return pieceId == null
                     ? Optional.ofNullable(cableKey).flatMap(catalogue::cableType)
-                    : catalogue.piece(pieceId).map(OwnedPiece::cable);
+                    : catalogue.piece(pieceId).map(FoundPiece::cable);
         }
     }
 

@@ -9,8 +9,8 @@ import org.eskiz.core.cable.Cable;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Construction;
 import org.eskiz.server.catalogue.Mechanics;
-import org.eskiz.server.catalogue.OwnedPiece;
 import org.eskiz.server.catalogue.PieceLookup;
+import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.catalogue.Ratings;
@@ -40,7 +40,7 @@ class LockerPieces implements PieceLookup {
 
     @Override
     @Transactional(readOnly = true)
-    public Optional<OwnedPiece> find(UUID piece, UUID operator) {
+    public Optional<FoundPiece> find(UUID piece, UUID operator) {
         return pieces.findByIdAndOperatorId(piece, operator)
                 .flatMap(p -> owned(histories.of(p), settings.get().currency()));
     }
@@ -51,7 +51,7 @@ class LockerPieces implements PieceLookup {
      * @param currency in which it costs nothing, since the operator has it
      * @return empty where it was never measured and its type is not known either
      */
-    static Optional<OwnedPiece> owned(PieceHistory h, String currency) {
+    static Optional<FoundPiece> owned(PieceHistory h, String currency) {
         Optional<Attenuation> measured = h.measuredLaw();
         Optional<CableType> type = h.type();
         if (measured.isEmpty() && type.isEmpty()) {
@@ -76,7 +76,7 @@ class LockerPieces implements PieceLookup {
                 p.note,
                 known.points());
         var asCable = new CableType(
-                OwnedPiece.key(p.id),
+                FoundPiece.key(p.id),
                 false,
                 1,
                 p.id,
@@ -84,7 +84,7 @@ class LockerPieces implements PieceLookup {
                 facts,
                 cable,
                 type.map(CableType::worstRelativeResidual).orElse(0.0));
-        return Optional.of(new OwnedPiece(p.id, p.label, p.lengthM, asCable));
+        return Optional.of(new FoundPiece(p.id, p.label, p.lengthM, asCable));
     }
 
     /** Its attenuation was measured; what is known of the rest is known from where it was. */

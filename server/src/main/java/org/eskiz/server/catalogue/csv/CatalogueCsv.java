@@ -17,12 +17,11 @@ import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CableTypeRequest.CablePriceRequest;
 import org.eskiz.server.catalogue.CableTypeRequest.SheetPointRequest;
 import org.eskiz.server.catalogue.Construction;
-import org.eskiz.server.catalogue.Flexing;
 import org.eskiz.server.catalogue.Mechanics;
+import org.eskiz.server.catalogue.Mechanics.Flexing;
 import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.catalogue.Ratings;
-import org.eskiz.server.catalogue.ReadRow;
 import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.web.Csv;
 

@@ -7,7 +7,6 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import org.eskiz.server.catalogue.ReadRow;
 
 /** The columns of a table, in the order in which they are written; a file may have them in any order and leave some out. */
 record Columns<S>(List<Column<S, ?>> all, Set<String> needed) {

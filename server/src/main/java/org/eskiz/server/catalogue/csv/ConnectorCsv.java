@@ -11,7 +11,6 @@ import java.util.stream.Stream;
 import org.eskiz.server.catalogue.BuiltInFiles;
 import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.catalogue.ConnectorRequest;
-import org.eskiz.server.catalogue.ReadRow;
 import org.eskiz.server.web.Csv;
 
 /**

@@ -13,7 +13,6 @@ import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
-import org.eskiz.server.catalogue.ReadRow;
 import org.eskiz.server.problem.Days;
 import org.eskiz.server.web.Csv;
 

@@ -1,10 +1,11 @@
-package org.eskiz.server.catalogue;
+package org.eskiz.core.cable;
 
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 
 /** What the material of a jacket says. */
-final class Jacket {
+public final class Jacket {
 
     /** Polyethylene, its thermoplastic elastomers and fluoropolymers hardly take up water. */
     private static final Set<String> TIGHT = Set.of("PE", "TPE", "FEP", "PTFE", "PUR");
@@ -14,9 +15,11 @@ final class Jacket {
 
     private Jacket() {}
 
-    /** Whether it bears standing in the wet; null for a material that is not known here. */
-    static Boolean keepsWaterOut(String material) {
-        String known = material == null ? "" : material.toUpperCase(Locale.ROOT);
-        return TIGHT.contains(known) ? Boolean.TRUE : PERMEABLE.contains(known) ? Boolean.FALSE : null;
+    /** Whether it bears standing in the wet; empty for a material that is not known here. */
+    public static Optional<Boolean> keepsWaterOut(String material) {
+        String known = material.toUpperCase(Locale.ROOT);
+        return TIGHT.contains(known)
+                ? Optional.of(true)
+                : PERMEABLE.contains(known) ? Optional.of(false) : Optional.empty();
     }
 }

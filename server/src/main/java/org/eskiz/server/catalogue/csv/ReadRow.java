@@ -1,4 +1,4 @@
-package org.eskiz.server.catalogue;
+package org.eskiz.server.catalogue.csv;
 
 /**
  * A cable type or a connector as a file has it.
