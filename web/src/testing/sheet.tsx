@@ -93,6 +93,7 @@ export function onSheet(
   part: React.ReactNode,
   change: Partial<Sheet> = {},
   answers: Parameters<typeof answering>[0] = {},
+  settings: Partial<typeof DEFAULTS> = {},
 ): Sheet {
   const sheet = sheetOf(change);
   answering(answers);
@@ -103,7 +104,7 @@ export function onSheet(
   }));
   vi.stubGlobal('ResizeObserver', Unmoved);
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  client.setQueryData(['settings'], DEFAULTS);
+  client.setQueryData(['settings'], { ...DEFAULTS, ...settings });
   render(
     <MemoryRouter>
       <QueryClientProvider client={client}>

@@ -27,11 +27,11 @@ export const ASKED_WORDS: Record<Kind, { name: string; lead: string; tail: strin
     lead: 'no more than',
     tail: 'lost on receive',
   },
-  LEAST_POWER_MARGIN: { name: 'heat that is borne', lead: 'heat borne', tail: 'times over' },
+  LEAST_POWER_MARGIN: { name: 'heat that is borne', lead: 'heat borne', tail: 'over' },
   LEAST_VOLTAGE_MARGIN: {
     name: 'voltage that is borne',
     lead: 'voltage borne',
-    tail: 'times over',
+    tail: 'over',
   },
   BUDGET: { name: 'a budget', lead: 'for', tail: 'at most' },
   MOST_MASS: { name: 'mass in all', lead: 'no heavier than', tail: 'in all' },

@@ -1,25 +1,23 @@
 package org.eskiz.server.document;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.awaitility.Awaitility.await;
 
-import ch.qos.logback.classic.Logger;
-import ch.qos.logback.classic.spi.ILoggingEvent;
-import ch.qos.logback.core.read.ListAppender;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.time.Duration;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.slf4j.LoggerFactory;
 
 /** What one request may ask for, and what becomes of work that nobody waits for. */
 @ExtendWith(RealServer.class)
 class WorkEstimateTest {
+
+    private static final int MOST_TRIES = 20;
 
     @Test
     void aLedgerThatAsksForTooMuchIsToldWhatWouldDo(Api api) {
@@ -41,27 +39,25 @@ class WorkEstimateTest {
 
     @Test
     void workThatNobodyWaitsForIsLeft(Api api) throws IOException {
-        Logger log = (Logger) LoggerFactory.getLogger("org.eskiz.server.web.RequestLogFilter");
-        ListAppender<ILoggingEvent> lines = new ListAppender<>();
-        lines.start();
-        log.addAppender(lines);
+        // a machine may be so busy that it is done before the end of the request is sent: then once more
+        String status = "";
+        for (int tries = 0; tries < MOST_TRIES && !status.contains(" 503"); tries++) {
+            status = hungUpOn(api, ledger(20, 24, "\"reach\": true"));
+        }
+        assertThat(status).startsWith("HTTP/1.1 503");
+    }
+
+    /** The status line of an answer to a client that has said that nothing more will come from it, but listens to tell. */
+    private static String hungUpOn(Api api, String body) throws IOException {
         try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), api.port())) {
-            String body = ledger(20, 24, "\"reach\": true");
             socket.getOutputStream()
                     .write(
                             ("POST /api/comparisons HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: "
                                             + body.length() + "\r\n\r\n" + body)
                                     .getBytes(StandardCharsets.US_ASCII));
-        }
-        try {
-            // other tests write here, too, and while it is read
-            await().atMost(Duration.ofMinutes(5))
-                    .ignoreExceptions()
-                    .until(() -> lines.list.stream()
-                            .anyMatch(
-                                    l -> l.getFormattedMessage().contains("refused with 503: POST /api/comparisons")));
-        } finally {
-            log.detachAppender(lines);
+            socket.shutdownOutput();
+            return new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.US_ASCII))
+                    .readLine();
         }
     }
 
