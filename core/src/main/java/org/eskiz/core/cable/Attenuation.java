@@ -1,5 +1,7 @@
 package org.eskiz.core.cable;
 
+import java.util.Comparator;
+import java.util.List;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -10,8 +12,10 @@ import org.eskiz.core.unit.Require;
  *
  * @param k1 conductor term (skin effect), dB per 100 m and √MHz, at least 0
  * @param k2 dielectric term, dB per 100 m and MHz, at least 0
+ * @param followed rows of a sheet that the law does not fit, by frequency: between them attenuation runs straight over √f, and
+ *     only outside of them as the law says; empty where the law is followed everywhere
  */
-public record Attenuation(double k1, double k2) {
+public record Attenuation(double k1, double k2, List<AttenuationPoint> followed) {
 
     /** Temperature at which data sheets state attenuation, °C. */
     public static final double SHEET_TEMPERATURE_C = 20;
@@ -22,6 +26,26 @@ public record Attenuation(double k1, double k2) {
     public Attenuation {
         Require.notNegative("k1", k1);
         Require.notNegative("k2", k2);
+        followed = followed.stream()
+                .sorted(Comparator.comparingDouble(AttenuationPoint::frequencyMHz))
+                .toList();
+    }
+
+    /** As the law says everywhere. */
+    public Attenuation(double k1, double k2) {
+        this(k1, k2, List.of());
+    }
+
+    /** The same with rows that are followed instead of the law. */
+    public Attenuation following(List<AttenuationPoint> points) {
+        return new Attenuation(k1, k2, points);
+    }
+
+    /** Whether a frequency lies between rows that are followed. */
+    public boolean isFollowedAt(double frequencyMHz) {
+        return !followed.isEmpty()
+                && frequencyMHz >= followed.get(0).frequencyMHz()
+                && frequencyMHz <= followed.get(followed.size() - 1).frequencyMHz();
     }
 
     /**
@@ -35,14 +59,36 @@ public record Attenuation(double k1, double k2) {
         return conductorDbPer100m(frequencyMHz, ambientC) + dielectricDbPer100m(frequencyMHz);
     }
 
-    /** The conductor's part of {@link #dbPer100m}: √f, and growing with temperature. */
+    /** The conductor's part of {@link #dbPer100m}: √f, and growing with temperature; what rows say beyond the law is its. */
     public double conductorDbPer100m(double frequencyMHz, double ambientC) {
-        return k1 * Math.sqrt(frequencyMHz) * conductorFactor(ambientC);
+        double cold = isFollowedAt(frequencyMHz)
+                ? between(frequencyMHz) - dielectricDbPer100m(frequencyMHz)
+                : k1 * Math.sqrt(frequencyMHz);
+        return cold * conductorFactor(ambientC);
     }
 
     /** The dielectric's part of {@link #dbPer100m}: proportional to f, taken as steady with temperature. */
     public double dielectricDbPer100m(double frequencyMHz) {
-        return k2 * frequencyMHz;
+        double law = k2 * frequencyMHz;
+        return isFollowedAt(frequencyMHz) ? Math.min(law, between(frequencyMHz)) : law;
+    }
+
+    private double between(double frequencyMHz) {
+        AttenuationPoint below = followed.get(0);
+        for (AttenuationPoint above : followed) {
+            if (above.frequencyMHz() >= frequencyMHz) {
+                return straightOverRoot(below, above, frequencyMHz);
+            }
+            below = above;
+        }
+        return below.attenuationDbPer100m();
+    }
+
+    private static double straightOverRoot(AttenuationPoint below, AttenuationPoint above, double frequencyMHz) {
+        double from = Math.sqrt(below.frequencyMHz());
+        double span = Math.sqrt(above.frequencyMHz()) - from;
+        double way = span == 0 ? 1 : (Math.sqrt(frequencyMHz) - from) / span;
+        return below.attenuationDbPer100m() * (1 - way) + above.attenuationDbPer100m() * way;
     }
 
     /**
@@ -51,7 +97,12 @@ public record Attenuation(double k1, double k2) {
      * @param factor 1.1 for ten percent more loss than the sheet says
      */
     public Attenuation scaledBy(double factor) {
-        return new Attenuation(k1 * factor, k2 * factor);
+        return new Attenuation(
+                k1 * factor,
+                k2 * factor,
+                followed.stream()
+                        .map(p -> new AttenuationPoint(p.frequencyMHz(), p.attenuationDbPer100m() * factor))
+                        .toList());
     }
 
     private static double conductorFactor(double ambientC) {

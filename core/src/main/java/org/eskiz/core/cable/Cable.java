@@ -12,8 +12,17 @@ import org.eskiz.core.unit.Require;
  * @param velocityFactor speed on the line over the speed of light, above 0, at most 1
  * @param attenuation matched attenuation law
  * @param sheet frequencies that the law was fitted to; empty when the law was given as such
+ * @param isCopperCladSteel whether its centre is of copper-clad steel, or may be
  */
-public record Cable(double impedanceOhm, double velocityFactor, Attenuation attenuation, Optional<SheetRange> sheet) {
+public record Cable(
+        double impedanceOhm,
+        double velocityFactor,
+        Attenuation attenuation,
+        Optional<SheetRange> sheet,
+        boolean isCopperCladSteel) {
+
+    /** Below this the copper on a steel centre is thinner than the skin of the current. */
+    private static final double COPPER_CLAD_BELOW_MHZ = 20;
 
     public Cable {
         Require.positive("impedance in ohm", impedanceOhm);
@@ -25,13 +34,13 @@ public record Cable(double impedanceOhm, double velocityFactor, Attenuation atte
 
     /** A cable whose attenuation is known by its coefficients. */
     public static Cable ofCoefficients(double impedanceOhm, double velocityFactor, Attenuation attenuation) {
-        return new Cable(impedanceOhm, velocityFactor, attenuation, Optional.empty());
+        return new Cable(impedanceOhm, velocityFactor, attenuation, Optional.empty(), false);
     }
 
     /** A cable whose attenuation is fitted to the rows of its data sheet. */
     public static Cable ofSheet(double impedanceOhm, double velocityFactor, List<AttenuationPoint> points) {
         var law = AttenuationFit.of(points).attenuation();
-        return new Cable(impedanceOhm, velocityFactor, law, Optional.of(SheetRange.of(points)));
+        return new Cable(impedanceOhm, velocityFactor, law, Optional.of(SheetRange.of(points)), false);
     }
 
     /** Speed of a wave on it, metres per second. */
@@ -44,8 +53,23 @@ public record Cable(double impedanceOhm, double velocityFactor, Attenuation atte
         return sheet.isPresent() && !sheet.get().covers(frequencyMHz);
     }
 
+    /** The same cable with a centre of copper-clad steel. */
+    public Cable ofCopperCladSteel() {
+        return new Cable(impedanceOhm, velocityFactor, attenuation, sheet, true);
+    }
+
+    /** The same cable, its rows followed instead of the law that is fitted to them. */
+    public Cable following(List<AttenuationPoint> points) {
+        return new Cable(impedanceOhm, velocityFactor, attenuation.following(points), sheet, isCopperCladSteel);
+    }
+
+    /** Whether it loses more at a frequency than the square-root law says, for its steel centre. */
+    public boolean losesMoreThanTheLawAt(double frequencyMHz) {
+        return isCopperCladSteel && frequencyMHz < COPPER_CLAD_BELOW_MHZ && !attenuation.isFollowedAt(frequencyMHz);
+    }
+
     /** The same cable with its attenuation off by a factor. */
     public Cable withAttenuationScaledBy(double factor) {
-        return new Cable(impedanceOhm, velocityFactor, attenuation.scaledBy(factor), sheet);
+        return new Cable(impedanceOhm, velocityFactor, attenuation.scaledBy(factor), sheet, isCopperCladSteel);
     }
 }

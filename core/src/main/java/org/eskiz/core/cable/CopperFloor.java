@@ -24,17 +24,16 @@ public final class CopperFloor {
     private CopperFloor() {}
 
     /**
-     * The least k1 of a coaxial cable: {@code 868.6·R_s/(2π·Z0)·(1/d + 1/D)} with D the outer diameter and
+     * The least k1 of a coaxial cable: {@code 868.6·R_s/(2π·Z0)·(1/d + 1/D)} with D the bore of the shield and
      * {@code d = D·e^(−Z0/(59.96·vf))}.
      *
-     * @param outerDiameterMm over the jacket, above 0; the shield is thinner still
+     * @param bore of the shield
      * @return dB per 100 m and √MHz
      */
-    public static double ofCoax(double impedanceOhm, double velocityFactor, double outerDiameterMm) {
+    public static double ofCoax(double impedanceOhm, double velocityFactor, ShieldBore bore) {
         Require.positive("impedance in ohm", impedanceOhm);
         Require.positive("velocity factor", velocityFactor);
-        Require.positive("outer diameter in mm", outerDiameterMm);
-        double outerM = outerDiameterMm * M_PER_MM;
+        double outerM = bore.mm() * M_PER_MM;
         // Z0 = 59.96·vf·ln(D/d), since vf = 1/√εr
         double innerM = outerM * Math.exp(-impedanceOhm / (COAX_OHM * velocityFactor));
         return Decibels.PER_100_M * SURFACE_OHM_AT_1_MHZ / (2 * Math.PI * impedanceOhm) * (1 / innerM + 1 / outerM);

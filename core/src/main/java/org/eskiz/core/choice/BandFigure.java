@@ -97,7 +97,7 @@ public enum BandFigure {
     VOLTAGE_MARGIN(Limit.AT_LEAST, SpareThreshold.OF_A_RATING) {
         @Override
         OptionalDouble reached(BandOutcome s) {
-            return s.margins().voltage();
+            return s.margins().voltageMargin();
         }
     };
 

@@ -14,11 +14,11 @@ import org.eskiz.core.run.RunAssessment;
 record BandOutcome(Band band, double totalLossDb, double throughLossDb, Margins margins) {
 
     static BandOutcome atTheMean(Band band, RunAssessment a, Margins margins) {
-        return new BandOutcome(band, a.totalLossDb(), a.runLossDb() + a.matchingLossDb(), margins);
+        return new BandOutcome(band, a.totalLossDb(), a.throughLossDb(), margins);
     }
 
     BandOutcome atTheWorstAngle(RunAssessment a) {
-        return new BandOutcome(band, a.totalLossAtWorstAngleDb(), throughLossDb, margins);
+        return new BandOutcome(band, a.totalLossAtWorstAngleDb(), a.throughLossAtWorstAngleDb(), margins);
     }
 
     double radioPowerW() {

@@ -17,7 +17,8 @@ import org.eskiz.core.run.RunAssessment;
  *     already, or no shortening helps
  * @param stepUp the cheapest of what loses less and costs more
  * @param farthest how far the row goes; empty where nothing is asked that loss could miss, or it fails already
- * @param highest frequency up to which the row still does what is asked of the highest band; empty likewise
+ * @param highest up to which frequency the row still does what is asked of the highest band; empty likewise, and where it is
+ *     used beyond a data sheet already
  * @param matchingMoved what moving the matching unit would do; empty where there is none
  */
 public record Changes(
@@ -25,7 +26,7 @@ public record Changes(
         Optional<Shortening> shortening,
         Optional<StepUp> stepUp,
         Optional<Comparison.NearestReach> farthest,
-        OptionalDouble highest,
+        Optional<Highest> highest,
         Optional<MatchingMoved> matchingMoved) {
 
     /** Nobody plans for a higher frequency, MHz. */
@@ -44,6 +45,14 @@ public record Changes(
      * @param row the next cheaper at that length
      */
     public record Shortening(double toM, Row row) {}
+
+    /**
+     * Up to where a row does.
+     *
+     * @param frequencyMHz the highest frequency at which it still does
+     * @param isEndOfSheet whether no more than a data sheet ends there: what is beyond is not known
+     */
+    public record Highest(double frequencyMHz, boolean isEndOfSheet) {}
 
     /**
      * A better cable, and what else would bring as much.
@@ -74,7 +83,6 @@ public record Changes(
     public static Changes of(
             Comparison comparison, List<Candidate> candidates, Preference preference, Row chosen, int band) {
         List<Row> priced = comparison.rows(candidates, preference).stream()
-                .filter(r -> r.suitability() == Suitability.SUITED)
                 .filter(r -> isSameCurrency(r, chosen))
                 .sorted(Comparator.comparing(Changes::amount))
                 .toList();
@@ -86,7 +94,7 @@ public record Changes(
                 cheaper.flatMap(r -> shortening(comparison, r)),
                 stepUp(comparison, priced, chosen, band),
                 isThrough ? comparison.nearestReach(chosen) : Optional.empty(),
-                isThrough ? highest(comparison, chosen) : OptionalDouble.empty(),
+                isThrough ? highest(comparison, chosen) : Optional.empty(),
                 matchingMoved(comparison, candidates, preference, chosen));
     }
 
@@ -140,24 +148,29 @@ public record Changes(
     }
 
     /** The first frequency above the highest band at which something asked of that band fails. */
-    private static OptionalDouble highest(Comparison comparison, Row chosen) {
+    private static Optional<Highest> highest(Comparison comparison, Row chosen) {
         double from = comparison.bands().stream()
                 .mapToDouble(b -> b.conditions().frequencyMHz())
                 .max()
                 .orElseThrow();
         int band = comparison.nearestBand(from);
         if (chosen.cells().get(band).judgement().leastSpareDb().isEmpty()) {
-            return OptionalDouble.empty();
+            return Optional.empty();
+        }
+        if (!doesKnowably(comparison, chosen, band, from)) {
+            return Optional.empty();
         }
         double passing = from;
         while (passing < HIGHEST_MHZ) {
             double next = Math.min(HIGHEST_MHZ, passing * FREQUENCY_STEP);
-            if (spareDb(comparison, chosen, band, next) < 0) {
-                return OptionalDouble.of(bisected(comparison, chosen, band, passing, next));
+            if (!doesKnowably(comparison, chosen, band, next)) {
+                double highest = bisected(comparison, chosen, band, passing, next);
+                return Optional.of(new Highest(
+                        highest, spareDb(comparison, chosen, band, highest * (1 + 2 * RELATIVE)) >= 0));
             }
             passing = next;
         }
-        return OptionalDouble.empty();
+        return Optional.empty();
     }
 
     private static double bisected(Comparison comparison, Row chosen, int band, double passing, double failing) {
@@ -165,18 +178,29 @@ public record Changes(
         double high = failing;
         while (high - low > RELATIVE * high) {
             double middle = (low + high) / 2;
-            if (spareDb(comparison, chosen, band, middle) < 0) {
-                high = middle;
-            } else {
+            if (doesKnowably(comparison, chosen, band, middle)) {
                 low = middle;
+            } else {
+                high = middle;
             }
         }
         return low;
     }
 
+    /** Whether it does what is asked at a frequency, and nothing of it lies beyond a data sheet. */
+    private static boolean doesKnowably(Comparison comparison, Row row, int band, double frequencyMHz) {
+        return at(comparison, row, band, frequencyMHz)
+                .filter(a -> !a.isExtrapolated())
+                .filter(a -> comparison.leastSpareDb(a, band) >= 0)
+                .isPresent();
+    }
+
+    private static Optional<RunAssessment> at(Comparison comparison, Row row, int band, double frequencyMHz) {
+        return comparison.assessment(comparison.place().filledWith(row.filling()), band, comparison.at(frequencyMHz));
+    }
+
     private static double spareDb(Comparison comparison, Row row, int band, double frequencyMHz) {
-        return comparison
-                .assessment(comparison.place().filledWith(row.filling()), band, comparison.at(frequencyMHz))
+        return at(comparison, row, band, frequencyMHz)
                 .map(a -> comparison.leastSpareDb(a, band))
                 .orElse(Double.NEGATIVE_INFINITY);
     }
@@ -204,7 +228,7 @@ public record Changes(
         UnaryOperator<Radio> change = r -> r.matching() == from ? r.matchedAt(to) : r;
         Comparison then = comparison.withRadios(change);
         Optional<Row> first = then.rows(candidates, preference).stream()
-                .filter(r -> r.suitability() == Suitability.SUITED && r.verdict() != Verdict.FAIL)
+                .filter(r -> r.verdict() != Verdict.FAIL)
                 .findFirst();
         return new MatchingMoved(to, then.row(chosen.filling()), first);
     }

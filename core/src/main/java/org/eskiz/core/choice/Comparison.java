@@ -273,6 +273,11 @@ public final class Comparison {
         return Math.abs(Math.log(bands.get(band).conditions().frequencyMHz() / frequencyMHz));
     }
 
+    /** What another run of the same radio and antenna does on a band; empty beyond what can be assessed. */
+    public Optional<RunAssessment> assessment(Run tried, int band) {
+        return assessment(tried, band, bands.get(band).conditions());
+    }
+
     Optional<RunAssessment> assessment(Run tried, int band, Conditions at) {
         try {
             return Optional.of(RunAssessment.of(tried, bands.get(band).radio(), at, antennas.get(band)));
@@ -287,7 +292,12 @@ public final class Comparison {
             var assessment = RunAssessment.of(tried, at.radio(), at.conditions(), antennas.get(band));
             BandOutcome mean = BandOutcome.atTheMean(at, assessment, margins(assessment, filling, band));
             Judgement judgement = Judgement.of(
-                    band, assessment, mean, () -> unlucky(filling, band, mean.margins()), onBand.get(band));
+                    band,
+                    assessment,
+                    mean,
+                    () -> unlucky(filling, band, mean.margins()),
+                    place.junctions(filling, at),
+                    onBand.get(band));
             return new Cell(Optional.of(assessment), judgement);
         } catch (RunTooLossyException e) {
             return new Cell(Optional.empty(), Judgement.tooLossy(band, e.matchedLossDb()));
@@ -296,9 +306,15 @@ public final class Comparison {
 
     private Margins margins(RunAssessment assessment, List<Candidate> filling, int band) {
         boolean isAsked = onBand.get(band).stream().anyMatch(r -> r.figure().isMargin());
-        return isAsked
-                ? Margins.of(assessment, bands.get(band).duty(), place.ratings(filling), place.sections())
-                : Margins.UNKNOWN;
+        Band at = bands.get(band);
+        return Margins.of(
+                assessment,
+                new Margins.Rated(
+                        at.duty(),
+                        place.ratings(filling),
+                        place.sections(),
+                        at.unit().averagePowerW()),
+                isAsked);
     }
 
     private Optional<BandOutcome> unlucky(List<Candidate> filling, int band, Margins margins) {

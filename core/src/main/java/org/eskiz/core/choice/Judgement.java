@@ -7,6 +7,8 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
 import org.eskiz.core.choice.Reason.Cause;
+import org.eskiz.core.run.LineJunction;
+import org.eskiz.core.run.MatchingUnit;
 import org.eskiz.core.run.RunAssessment;
 
 /**
@@ -28,8 +30,10 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
     }
 
     /**
-     * Judges a band at the mean, then at the worst angle and at the unlucky end of the tolerance.
+     * Judges a band at the mean, then at the worst angle and at the unlucky end of the tolerance; and always what its parts
+     * bear, and whether they belong together.
      *
+     * @param junctions what meets in the run that does not belong
      * @param asked what is asked of this band
      * @param unlucky total loss there; only called where something is met at the mean
      */
@@ -38,17 +42,71 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
             RunAssessment assessment,
             BandOutcome mean,
             Supplier<Optional<BandOutcome>> unlucky,
+            List<LineJunction> junctions,
             List<Requirement.OnBand> asked) {
         BandOutcome worstAngle = mean.atTheWorstAngle(assessment);
         boolean isAnyMet = asked.stream().anyMatch(r -> isMet(r, mean));
         Optional<BandOutcome> off = isAnyMet ? unlucky.get() : Optional.empty();
         List<Reason> reasons = new ArrayList<>();
         asked.forEach(r -> reason(band, r, mean, worstAngle, off).ifPresent(reasons::add));
-        if (assessment.isExtrapolated()) {
-            reasons.add(Reason.extrapolated(band, assessment.conditions().frequencyMHz()));
-        }
+        reasons.addAll(ratings(band, mean.margins(), asked));
+        unit(band, assessment, mean.band().unit()).ifPresent(reasons::add);
+        junctions.stream()
+                .filter(j -> j.problem() != LineJunction.Problem.OTHER_IMPEDANCE)
+                .findFirst()
+                .ifPresent(j -> reasons.add(Reason.balanced(band, j.element(), j.ohm())));
+        assessment
+                .extrapolatedElements()
+                .forEach(e -> reasons.add(
+                        Reason.extrapolated(band, e, assessment.conditions().frequencyMHz())));
         reasons.sort(Comparator.comparing(Reason::cause));
         return new Judgement(reasons, leastSpareDb(asked, mean));
+    }
+
+    /** An overloaded part fails, asked or not; one that is nearly so is told unless more is asked of it anyway. */
+    private static List<Reason> ratings(int band, Margins margins, List<Requirement.OnBand> asked) {
+        List<Reason> reasons = new ArrayList<>();
+        margins.heat()
+                .flatMap(b -> rating(band, b, Cause.TOO_HOT, Cause.NEARLY_TOO_HOT))
+                .ifPresent(reasons::add);
+        margins.voltage()
+                .flatMap(b -> rating(band, b, Cause.TOO_HIGH_VOLTAGE, Cause.NEARLY_TOO_HIGH_VOLTAGE))
+                .ifPresent(reasons::add);
+        if (isAsked(asked, BandFigure.POWER_MARGIN)) {
+            reasons.removeIf(r -> r.cause() == Cause.NEARLY_TOO_HOT);
+        }
+        if (isAsked(asked, BandFigure.VOLTAGE_MARGIN)) {
+            reasons.removeIf(r -> r.cause() == Cause.NEARLY_TOO_HIGH_VOLTAGE);
+        }
+        return reasons;
+    }
+
+    private static boolean isAsked(List<Requirement.OnBand> asked, BandFigure figure) {
+        return asked.stream().anyMatch(r -> r.figure() == figure);
+    }
+
+    private static Optional<Reason> rating(int band, Margins.Bearing worst, Cause over, Cause nearly) {
+        if (!Limit.AT_LEAST.isMet(1, worst.margin())) {
+            return Optional.of(Reason.ofRating(over, band, worst.element(), worst.margin()));
+        }
+        return Limit.AT_LEAST.isMet(SpareThreshold.AMPLE_RATING, worst.margin())
+                ? Optional.empty()
+                : Optional.of(Reason.ofRating(nearly, band, worst.element(), worst.margin()));
+    }
+
+    private static Optional<Reason> unit(int band, RunAssessment assessment, MatchingUnit unit) {
+        if (assessment.swrAtUnit().isEmpty()) {
+            return Optional.empty();
+        }
+        double swr = assessment.swrAtUnit().getAsDouble();
+        double worst = assessment.swrAtUnitAtWorstAngle().getAsDouble();
+        if (!Limit.AT_MOST.isMet(unit.upToSwr(), swr)) {
+            Cause cause = unit.isRangeStated() ? Cause.BEYOND_MATCHING_UNIT : Cause.BEYOND_ASSUMED_MATCHING_UNIT;
+            return Optional.of(Reason.ofUnit(cause, band, swr, unit.upToSwr()));
+        }
+        return Limit.AT_MOST.isMet(unit.upToSwr(), worst)
+                ? Optional.empty()
+                : Optional.of(Reason.ofUnit(Cause.BEYOND_MATCHING_UNIT_AT_WORST_ANGLE, band, worst, unit.upToSwr()));
     }
 
     static Judgement tooLossy(int band, double matchedLossDb) {

@@ -5,8 +5,11 @@ enum Limit {
     AT_LEAST,
     AT_MOST;
 
+    /** What is met exactly is met, whatever the last digits say. */
+    private static final double ROUNDING = 1e-9;
+
     boolean isMet(double asked, double reached) {
-        return spare(asked, reached) >= 0;
+        return spare(asked, reached) >= -ROUNDING * Math.abs(asked);
     }
 
     /** By how much it is met, in the figure's own unit; negative by how much it is missed. */

@@ -21,10 +21,9 @@ public enum Preference {
         this.withinVerdict = withinVerdict;
     }
 
-    /** Suited cables first, then by verdict, then by this school; what still ties, by margin and by name. */
+    /** By verdict, whatever the impedance; then by this school; what still ties, by margin and by name. */
     Comparator<Row> order() {
-        return Comparator.comparing(Row::suitability)
-                .thenComparing(Row::verdict)
+        return Comparator.comparing(Row::verdict)
                 .thenComparing(withinVerdict)
                 .thenComparingDouble(row -> -row.leastSpareDb())
                 .thenComparing(Row::id);

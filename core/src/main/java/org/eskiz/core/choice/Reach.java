@@ -31,6 +31,8 @@ public record Reach(Kind kind, double lengthM) {
      */
     private static final int PERIODS_SCANNED = 5;
 
+    private static final double ROUNDING_DB = 1e-9;
+
     /** Relative agreement to which the length is found. */
     private static final double RELATIVE = 1e-9;
 
@@ -45,7 +47,7 @@ public record Reach(Kind kind, double lengthM) {
      * @param halfWaveM half a wavelength on the cable, m
      */
     static Reach search(DoubleUnaryOperator spareDb, double halfWaveM) {
-        if (spareDb.applyAsDouble(0) < 0) {
+        if (isMissed(spareDb, 0)) {
             return new Reach(Kind.NOT_EVEN_NONE, 0);
         }
         double trough = troughM(spareDb, halfWaveM);
@@ -56,14 +58,20 @@ public record Reach(Kind kind, double lengthM) {
         double to = Math.min(FARTHEST_M, from + PERIODS_SCANNED * halfWaveM);
         for (double l = from; l < to; l += step) {
             double next = Math.min(to, l + step);
-            if (spareDb.applyAsDouble(next) < 0) {
+            if (isMissed(spareDb, next)) {
                 return new Reach(Kind.UP_TO, bisected(spareDb, l, next));
             }
         }
-        return to >= FARTHEST_M || spareDb.applyAsDouble(FARTHEST_M) >= 0
+        return to >= FARTHEST_M || !isMissed(spareDb, FARTHEST_M)
                 ? new Reach(Kind.BEYOND, FARTHEST_M)
                 : new Reach(Kind.UP_TO, bisected(spareDb, to, FARTHEST_M));
     }
+
+    /** What is met exactly is met. */
+    private static boolean isMissed(DoubleUnaryOperator spareDb, double lengthM) {
+        return spareDb.applyAsDouble(lengthM) < -ROUNDING_DB;
+    }
+
     /** Finds the first length at which something fails that, once failed, stays so. */
     static Reach ofMonotone(DoublePredicate isMet) {
         if (!isMet.test(0)) {

@@ -45,15 +45,13 @@ public record Relaxation(Row row, List<Eased> eased) {
      * The ways to let a first candidate through, one for each requirement or set of them: the fewest requirements first,
      * then by how little they are eased; more of them only where each is eased so little that it is less together.
      *
-     * @return empty as soon as a suited candidate gets through without
+     * @return empty as soon as any candidate gets through without
      */
     public static List<Relaxation> of(List<Row> rows) {
-        List<Row> suited =
-                rows.stream().filter(r -> r.suitability() == Suitability.SUITED).toList();
-        if (suited.stream().anyMatch(r -> r.verdict() != Verdict.FAIL)) {
+        if (rows.stream().anyMatch(r -> r.verdict() != Verdict.FAIL)) {
             return List.of();
         }
-        List<Relaxation> ways = suited.stream()
+        List<Relaxation> ways = rows.stream()
                 .flatMap(r -> of(r).stream())
                 .sorted(Comparator.comparingInt((Relaxation r) -> r.eased.size())
                         .thenComparingDouble(Relaxation::share))
@@ -81,7 +79,7 @@ public record Relaxation(Row row, List<Eased> eased) {
 
     /** Empty for a row that fails for another cause: no easing would help. */
     private static Optional<Relaxation> of(Row row) {
-        if (row.reasons().stream().anyMatch(r -> r.cause() == Cause.TOO_LOSSY)) {
+        if (row.reasons().stream().anyMatch(r -> r.cause().verdict() == Verdict.FAIL && r.cause() != Cause.MISSED)) {
             return Optional.empty();
         }
         List<Reason> missed =

@@ -12,6 +12,7 @@ import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.cable.Ratings;
 import org.eskiz.core.run.Element;
+import org.eskiz.core.run.LineJunction;
 import org.eskiz.core.run.Run;
 
 /**
@@ -44,11 +45,12 @@ public record ReplaceableRun(
      *
      * @param ratings what it bears
      * @param tolerance how far the attenuation of a line may be off what is said of it, as a fraction
+     * @param balanced whether it is a balanced line
      * @param connector what a joint is made up with; empty where it has no known connector
      */
-    public record Known(Ratings ratings, double tolerance, Optional<Connector> connector) {
+    public record Known(Ratings ratings, double tolerance, boolean balanced, Optional<Connector> connector) {
 
-        public static final Known UNKNOWN = new Known(Ratings.UNKNOWN, 0, Optional.empty());
+        public static final Known UNKNOWN = new Known(Ratings.UNKNOWN, 0, false, Optional.empty());
     }
 
     /**
@@ -155,6 +157,25 @@ public record ReplaceableRun(
             ratings.set(sections.get(i), filling.get(i).ratings());
         }
         return ratings;
+    }
+
+    /** What meets in the run, with a filling, that does not belong together. */
+    List<LineJunction> junctions(List<Candidate> filling, Band at) {
+        List<LineJunction.Part> parts = new ArrayList<>();
+        for (int i = 0; i < run.elements().size(); i++) {
+            parts.add(part(filling, i));
+        }
+        return LineJunction.problems(parts, at.radio(), at.unit());
+    }
+
+    private LineJunction.Part part(List<Candidate> filling, int element) {
+        int section = sections.indexOf(element);
+        if (section >= 0) {
+            Candidate chosen = filling.get(section);
+            return new LineJunction.Part.Line(chosen.balanced(), chosen.cable().impedanceOhm());
+        }
+        return LineJunction.Part.of(
+                run.elements().get(element), known.get(element).balanced());
     }
 
     /** What is on offer with a filling. */

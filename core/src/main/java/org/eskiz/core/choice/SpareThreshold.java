@@ -27,7 +27,7 @@ enum SpareThreshold {
     OF_A_RATING {
         @Override
         boolean is(double asked, double reached, double spare) {
-            return reached < 1.5 || RELATIVE.is(asked, reached, spare);
+            return reached < AMPLE_RATING || RELATIVE.is(asked, reached, spare);
         }
     },
     /** What is met is met: yes or no, or a temperature, which has no zero to take percents of. */
@@ -37,6 +37,9 @@ enum SpareThreshold {
             return false;
         }
     };
+
+    /** From here on nothing is said of what a part bears: ratings are of new parts, and hot spots are never known. */
+    static final double AMPLE_RATING = 1.5;
 
     abstract boolean is(double asked, double reached, double spare);
 }

@@ -34,7 +34,7 @@ public record ValueSteps(List<Row> placed, List<Step> steps, int knee) {
     /**
      * The ladder of some rows.
      *
-     * @param rows those of unknown cost, of another currency than the first, of another impedance or too lossy to be
+     * @param rows those of unknown cost, of another currency than the first or too lossy to be
      *     assessed have no place on it
      * @param band whose loss counts
      * @param worthPerDb what the operator would give for a dB, above 0
@@ -66,7 +66,6 @@ public record ValueSteps(List<Row> placed, List<Step> steps, int knee) {
 
     private static List<Row> placed(List<Row> rows, int band) {
         List<Row> known = rows.stream()
-                .filter(r -> r.suitability() == Suitability.SUITED)
                 .filter(r -> r.cost().isPresent())
                 .filter(r -> r.cells().get(band).assessment().isPresent())
                 .toList();

@@ -27,7 +27,7 @@ public final class AntennaStates {
      * What the antenna may be.
      *
      * @param load what is known of it
-     * @param run the run that is up now; an SWR read at the radio was read through it
+     * @param run the run that is up now; an SWR read at the radio was read through it, unless it says through which other
      * @throws ImpossibleReadingException when that run cannot show the SWR read at the radio
      * @throws ReadingSaysNothingException when a matching unit at the antenna hides it
      */
@@ -68,7 +68,8 @@ public final class AntennaStates {
             throw new ReadingSaysNothingException(reading.swr());
         }
         double referenceOhm = reading.referenceOhm().orElse(radio.impedanceOhm());
-        TwoPort whole = Chain.of(run, conditions, radio.impedanceOhm()).whole();
+        Run readThrough = reading.through().orElse(run);
+        TwoPort whole = Chain.of(readThrough, conditions, radio.impedanceOhm()).whole();
         List<PortState> passive = atAllAngles(reading.swr(), referenceOhm).stream()
                 .map(whole::towardAntenna)
                 .filter(s -> s.power() > 0)

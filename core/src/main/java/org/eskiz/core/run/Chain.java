@@ -1,41 +1,62 @@
 package org.eskiz.core.run;
 
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * A run at one frequency and temperature, as two-ports.
  *
- * @param elements one two-port for each element, radio side first
+ * @param links one for each element, radio side first
  * @param whole all of them in a row
  */
-record Chain(List<TwoPort> elements, TwoPort whole) {
+record Chain(List<Link> links, TwoPort whole) {
+
+    /**
+     * One element where it stands.
+     *
+     * @param matchedLossDb what it loses between terminations of the impedance it stands in
+     */
+    record Link(TwoPort twoPort, double matchedLossDb) {}
 
     static Chain of(Run run, Conditions conditions, double radioOhm) {
         refuseHopelessLoss(run, conditions);
-        List<TwoPort> elements = run.elements().stream()
-                .map(e -> twoPort(e, conditions, radioOhm))
+        List<Link> links = IntStream.range(0, run.elements().size())
+                .mapToObj(i -> link(run, i, conditions, radioOhm))
                 .toList();
-        TwoPort whole = elements.stream().reduce(TwoPort.THROUGH, TwoPort::then);
-        return new Chain(elements, whole);
+        TwoPort whole = links.stream().map(Link::twoPort).reduce(TwoPort.THROUGH, TwoPort::then);
+        return new Chain(links, whole);
     }
 
     private static void refuseHopelessLoss(Run run, Conditions conditions) {
-        double lossDb = run.matchedLossDb(conditions.frequencyMHz(), conditions.ambientC());
-        if (!(lossDb <= Run.MAX_MATCHED_LOSS_DB)) {
-            throw new RunTooLossyException(lossDb, conditions.frequencyMHz());
+        double heatDb = run.heatDb(conditions.frequencyMHz(), conditions.ambientC());
+        if (!(heatDb <= Run.MAX_MATCHED_LOSS_DB)) {
+            throw new RunTooLossyException(heatDb, conditions.frequencyMHz());
         }
     }
 
-    static TwoPort twoPort(Element element, Conditions at, double radioOhm) {
+    double matchedLossDb() {
+        return links.stream().mapToDouble(Link::matchedLossDb).sum();
+    }
+
+    /** One element of a run, in the impedance where it stands. */
+    static Link link(Run run, int index, Conditions at, double radioOhm) {
+        Element element = run.elements().get(index);
+        double heatDb = element.heatDb(at.frequencyMHz(), at.ambientC());
         if (element instanceof Element.Line line) {
-            return LineConstants.of(line.cable(), at.frequencyMHz(), at.ambientC())
-                    .ofLength(line.lengthM());
+            return new Link(
+                    LineConstants.of(line.cable(), at.frequencyMHz(), at.ambientC())
+                            .ofLength(line.lengthM()),
+                    heatDb);
         }
-        double lossDb = element.matchedLossDb(at.frequencyMHz(), at.ambientC());
-        if (element instanceof Element.Pad pad) {
-            return TwoPort.pad(lossDb, pad.impedanceOhm().orElse(radioOhm));
+        double ohm = run.standingOhm(index, radioOhm);
+        TwoPort pad = TwoPort.pad(heatDb, ohm);
+        if (element instanceof Element.Transformer t) {
+            return new Link(pad.then(TwoPort.idealTransformer(t.impedanceRatio())), heatDb);
         }
-        var transformer = (Element.Transformer) element;
-        return TwoPort.pad(lossDb, radioOhm).then(TwoPort.idealTransformer(transformer.impedanceRatio()));
+        return ((Element.Pad) element)
+                .bump()
+                .map(b -> pad.then(TwoPort.bump(b, at.frequencyMHz())))
+                .map(both -> new Link(both, both.insertionLossDb(ohm)))
+                .orElse(new Link(pad, heatDb));
     }
 }

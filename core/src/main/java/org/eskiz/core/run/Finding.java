@@ -1,5 +1,7 @@
 package org.eskiz.core.run;
 
+import java.util.OptionalInt;
+
 /** What an operator should know about a run that can be computed and still may not work as it stands. */
 public sealed interface Finding {
 
@@ -11,6 +13,19 @@ public sealed interface Finding {
 
     /** A piece is of another length than it stands with in the run: it has a new end since. */
     record OtherLength(int element, double lengthM, double inRunM) implements Finding {}
+
+    /** A cable with a centre of copper-clad steel loses more here than the square-root law says. */
+    record CopperCladSteel(int element) implements Finding {}
+
+    /** What a transformer loses at this SWR is an estimate: a real core is limited by its own voltage and current. */
+    record TransformerEstimated(int element, double lossDb) implements Finding {}
+
+    /**
+     * Nobody has said what a part bears.
+     *
+     * @param element its index; empty for the matching unit
+     */
+    record RatingUnknown(OptionalInt element) implements Finding {}
 
     /** An SWR that no antenna has: nothing is connected, or something is broken. */
     record NoLoad(double swr, double fromSwr) implements Finding {}

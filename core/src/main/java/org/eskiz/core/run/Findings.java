@@ -1,9 +1,15 @@
 package org.eskiz.core.run;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.eskiz.core.cable.Cable;
+import org.eskiz.core.cable.Ratings;
 
 /** Finds what an operator should know about a run, and from which number on. */
 public final class Findings {
@@ -13,6 +19,12 @@ public final class Findings {
 
     /** From here on there is no load at all. */
     public static final double NO_LOAD_FROM_SWR = 50;
+
+    /** What a transformer loses above this because of the SWR is an estimate. */
+    public static final double MOST_RELIABLE_TRANSFORMER_DB = 1;
+
+    /** Where less than a tenth arrives, next to nothing does. */
+    public static final double NEXT_TO_NOTHING_DB = 10;
 
     /** Pieces are measured to the centimetre. */
     public static final double SAME_LENGTH_M = 0.005;
@@ -28,33 +40,72 @@ public final class Findings {
      * @param run as it was assessed
      * @param parts the same run, as far as its neighbours matter
      * @param pieceLengthsM of each element that is a piece: its length as it is known now
-     * @param upToSwr what the matching unit copes with; of no matter where there is none
+     * @param ratings what each element bears
+     * @param unit what is known of the matching unit; of no matter where there is none
      */
     public static List<Finding> of(
             Run run,
             List<LineJunction.Part> parts,
             List<OptionalDouble> pieceLengthsM,
-            double upToSwr,
+            List<Ratings> ratings,
+            MatchingUnit unit,
             RunAssessment a) {
         List<Finding> findings = new ArrayList<>();
-        for (int i = 0; i < run.elements().size(); i++) {
-            if (run.elements().get(i).isExtrapolatedAt(a.conditions().frequencyMHz())) {
-                findings.add(new Finding.Extrapolated(i));
-            }
-        }
-        LineJunction.problems(parts, a.radio().impedanceOhm(), a.radio().matching())
-                .forEach(j -> findings.add(new Finding.Junction(j)));
+        a.extrapolatedElements().forEach(i -> findings.add(new Finding.Extrapolated(i)));
+        findings.addAll(copperCladSteel(run, a.conditions().frequencyMHz()));
+        LineJunction.problems(parts, a.radio(), unit).forEach(j -> findings.add(new Finding.Junction(j)));
         for (int i = 0; i < run.elements().size(); i++) {
             otherLength(i, run.elements().get(i), pieceLengthsM.get(i)).ifPresent(findings::add);
         }
-        if (a.swrAtAntenna() >= NO_LOAD_FROM_SWR) {
+        if (isNoLoad(a)) {
             findings.add(new Finding.NoLoad(a.swrAtAntenna(), NO_LOAD_FROM_SWR));
         }
-        mismatch(upToSwr, a).ifPresent(findings::add);
+        mismatch(unit.upToSwr(), a).ifPresent(findings::add);
         if (a.radio().matching() == Matching.AT_ANTENNA && a.reflectionLossDb() > NOTEWORTHY_REFLECTION_DB) {
             findings.add(new Finding.ReflectsAtRadio(a.reflectionLossDb(), a.swrAtRadio()));
         }
+        findings.addAll(estimatedTransformers(run, a));
+        if (a.radio().powerW().isPresent()) {
+            findings.addAll(unknownRatings(run, ratings, unit, a.radio()));
+        }
         return findings;
+    }
+
+    private static List<Finding> copperCladSteel(Run run, double frequencyMHz) {
+        Set<Cable> told = new HashSet<>();
+        return IntStream.range(0, run.elements().size())
+                .filter(i -> run.elements().get(i) instanceof Element.Line line
+                        && !line.isAbsent()
+                        && line.cable().losesMoreThanTheLawAt(frequencyMHz)
+                        && told.add(line.cable()))
+                .<Finding>mapToObj(Finding.CopperCladSteel::new)
+                .toList();
+    }
+
+    /** As far as its loss is that of the standing wave, and no figure of its own. */
+    private static List<Finding> estimatedTransformers(Run run, RunAssessment a) {
+        List<RunAssessment.ElementLoss> losses = a.elements();
+        return IntStream.range(0, losses.size())
+                .filter(i -> run.elements().get(i) instanceof Element.Transformer)
+                .filter(i -> losses.get(i).lossDb() > MOST_RELIABLE_TRANSFORMER_DB
+                        && losses.get(i).lossDb() > losses.get(i).matchedLossDb())
+                .<Finding>mapToObj(
+                        i -> new Finding.TransformerEstimated(i, losses.get(i).lossDb()))
+                .toList();
+    }
+
+    private static List<Finding> unknownRatings(Run run, List<Ratings> ratings, MatchingUnit unit, Radio radio) {
+        List<Finding> unknown = new ArrayList<>();
+        for (int i = 0; i < ratings.size(); i++) {
+            boolean isAbsent = run.elements().get(i) instanceof Element.Line line && line.isAbsent();
+            if (!isAbsent && !ratings.get(i).isPowerKnown()) {
+                unknown.add(new Finding.RatingUnknown(OptionalInt.of(i)));
+            }
+        }
+        if (radio.matching() != Matching.NONE && unit.averagePowerW().isEmpty()) {
+            unknown.add(new Finding.RatingUnknown(OptionalInt.empty()));
+        }
+        return unknown;
     }
 
     private static Optional<Finding> otherLength(int i, Element element, OptionalDouble pieceM) {
@@ -65,6 +116,15 @@ public final class Findings {
                 : Optional.empty();
     }
 
+    /**
+     * An SWR that no antenna has is deliberate where a matching unit deals with it and the run brings the power there all the
+     * same: an open-wire line to a wire of any length.
+     */
+    private static boolean isNoLoad(RunAssessment a) {
+        return a.swrAtAntenna() >= NO_LOAD_FROM_SWR
+                && (a.radio().matching() == Matching.NONE || a.totalLossDb() > NEXT_TO_NOTHING_DB);
+    }
+
     /** What the radio, or the unit that stands between it and the antenna, has to cope with. */
     private static Optional<Finding> mismatch(double upToSwr, RunAssessment a) {
         Radio radio = a.radio();
@@ -73,7 +133,7 @@ public final class Findings {
                     ? Optional.of(new Finding.RadioSeesSwr(a.swrAtRadio(), RADIO_BEARS_SWR))
                     : Optional.empty();
         }
-        double seen = radio.matching() == Matching.AT_ANTENNA ? a.swrAtAntenna() : a.swrAtRadio();
+        double seen = a.swrAtUnit().orElseThrow();
         return seen > upToSwr ? Optional.of(new Finding.BeyondMatchingUnit(seen, upToSwr)) : Optional.empty();
     }
 }

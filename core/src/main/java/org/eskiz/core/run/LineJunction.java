@@ -39,6 +39,16 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
 
         /** Whatever changes neither. */
         record Other() implements Part {}
+
+        /** An element, as far as this matters. */
+        static Part of(Element element, boolean isBalanced) {
+            if (element instanceof Element.Line line) {
+                return line.isAbsent()
+                        ? new Other()
+                        : new Line(isBalanced, line.cable().impedanceOhm());
+            }
+            return element instanceof Element.Transformer t ? new Transformer(t.impedanceRatio()) : new Other();
+        }
     }
 
     /** The impedance that stands behind these parts, as the antenna end sees it: the radio's, as transformers make it. */
@@ -54,21 +64,21 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
      * Everything that does not belong, from the radio on.
      *
      * @param parts the run
-     * @param radioOhm impedance that the radio is made for
-     * @param matching where the matching unit stands
+     * @param unit what is known of the matching unit
      */
-    public static List<LineJunction> problems(List<Part> parts, double radioOhm, Matching matching) {
+    public static List<LineJunction> problems(List<Part> parts, Radio radio, MatchingUnit unit) {
         List<LineJunction> problems = new ArrayList<>();
-        double stationOhm = radioOhm;
+        double stationOhm = radio.impedanceOhm();
         Part.@Nullable Line before = null;
-        boolean isJoined = false;
+        // a balanced unit joins what follows the radio as a transformer does
+        boolean isJoined = radio.matching() == Matching.AT_RADIO && unit.isBalanced();
         for (int i = 0; i < parts.size(); i++) {
             if (parts.get(i) instanceof Part.Transformer t) {
                 stationOhm *= t.impedanceRatio();
                 isJoined = true;
             } else if (parts.get(i) instanceof Part.Line line) {
                 if (!isJoined) {
-                    addMeeting(problems, i, before, line, stationOhm, matching);
+                    addMeeting(problems, i, before, line, stationOhm, radio.matching());
                 }
                 if (!line.balanced() && !NominalImpedance.isSame(line.impedanceOhm(), stationOhm)) {
                     problems.add(new LineJunction(i, Problem.OTHER_IMPEDANCE, line.impedanceOhm(), stationOhm));

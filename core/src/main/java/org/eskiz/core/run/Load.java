@@ -1,5 +1,6 @@
 package org.eskiz.core.run;
 
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.unit.Require;
 
@@ -40,21 +41,23 @@ public sealed interface Load {
     }
 
     /**
-     * An SWR read at the radio's end of the run; a lossy run flatters it.
+     * An SWR read at the radio's end of a run; a lossy run flatters it. The reading belongs to the run that hung there on the
+     * day: the antenna does not change because a cable does.
      *
      * @param swr at least 1
      * @param referenceOhm impedance it is measured in; empty for the radio's
+     * @param through the run it was read through; empty for the run at hand
      */
-    record SwrAtRadio(double swr, OptionalDouble referenceOhm) implements Load {
+    record SwrAtRadio(double swr, OptionalDouble referenceOhm, Optional<Run> through) implements Load {
 
         public SwrAtRadio {
             Require.atLeast("SWR", swr, 1);
             referenceOhm.ifPresent(z -> Require.positive("reference in ohm", z));
         }
 
-        /** In the radio's impedance. */
+        /** In the radio's impedance, through the run at hand. */
         public SwrAtRadio(double swr) {
-            this(swr, OptionalDouble.empty());
+            this(swr, OptionalDouble.empty(), Optional.empty());
         }
     }
 }

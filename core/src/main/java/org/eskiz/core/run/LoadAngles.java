@@ -10,6 +10,7 @@ final class LoadAngles {
     private double acceptedSum;
     private double deliveredSum;
     private double reflectionSum;
+    private double greatestReflection;
     private double leastDelivered = Double.POSITIVE_INFINITY;
     private double leastEfficiency = Double.POSITIVE_INFINITY;
     private double greatestEfficiency = Double.NEGATIVE_INFINITY;
@@ -79,6 +80,7 @@ final class LoadAngles {
         acceptedSum += efficiency * accepted;
         deliveredSum += efficiency * accepted * foldback;
         reflectionSum += reflection;
+        greatestReflection = Math.max(greatestReflection, reflection);
         leastDelivered = Math.min(leastDelivered, efficiency * accepted * foldback);
         leastEfficiency = Math.min(leastEfficiency, efficiency);
         greatestEfficiency = Math.max(greatestEfficiency, efficiency);
@@ -113,6 +115,14 @@ final class LoadAngles {
 
     double meanReflectionAtRadio() {
         return reflectionSum / entering.length;
+    }
+
+    double greatestReflectionAtRadio() {
+        return greatestReflection;
+    }
+
+    double leastEfficiency() {
+        return leastEfficiency;
     }
 
     RunAssessment.EfficiencyRange efficiencyRange() {

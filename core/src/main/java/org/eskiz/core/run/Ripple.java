@@ -25,9 +25,15 @@ record Ripple(double forward, double backward, double ripple, double phase, doub
      */
     record Greatest(double zM, double value) {
 
-        private Greatest orIfGreater(Greatest other) {
+        Greatest orIfGreater(Greatest other) {
             return other.value > value ? other : this;
         }
+    }
+
+    /** What the greatest value cannot exceed. */
+    double atMost(double lengthM) {
+        double growth = Math.exp(doubleAlpha * lengthM);
+        return Math.max(forward + backward, forward * growth + backward / growth) + Math.abs(ripple);
     }
 
     Greatest greatest(double lengthM) {

@@ -1,6 +1,9 @@
 package org.eskiz.core.run;
 
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * A feed line run.
@@ -20,11 +23,54 @@ public record Run(List<Element> elements) {
         return new Run(List.of(elements));
     }
 
-    /** What the elements lose together, each into its own impedance, in dB. */
-    public double matchedLossDb(double frequencyMHz, double ambientC) {
+    /** What the elements turn into heat together, each between terminations of its own impedance, in dB. */
+    double heatDb(double frequencyMHz, double ambientC) {
         return elements.stream()
-                .mapToDouble(e -> e.matchedLossDb(frequencyMHz, ambientC))
+                .mapToDouble(e -> e.heatDb(frequencyMHz, ambientC))
                 .sum();
+    }
+
+    /**
+     * The impedance in which a pad or the loss of a transformer stands, so that bare terminals on a line of 450 Ω are a pad of
+     * 450 Ω and do not seem to eat the power of a high standing wave.
+     *
+     * @return a pad's own; else that of the next line toward the antenna with no transformer between (a transformer's pad is on
+     *     its radio side, so there is none for it); else of the last line toward the radio likewise; else the radio's, times
+     *     the ratios of the transformers between
+     */
+    double standingOhm(int index, double radioOhm) {
+        Element element = elements.get(index);
+        if (element instanceof Element.Pad pad && pad.impedanceOhm().isPresent()) {
+            return pad.impedanceOhm().getAsDouble();
+        }
+        OptionalDouble ahead = element instanceof Element.Transformer
+                ? OptionalDouble.empty()
+                : nearestLineOhm(elements.subList(index + 1, elements.size()));
+        if (ahead.isPresent()) {
+            return ahead.getAsDouble();
+        }
+        List<Element> before = new ArrayList<>(elements.subList(0, index));
+        Collections.reverse(before);
+        return nearestLineOhm(before).orElseGet(() -> radioOhm * transformedBy(before));
+    }
+
+    /** Of the first line that is met, unless a transformer is met before. */
+    private static OptionalDouble nearestLineOhm(List<Element> from) {
+        for (Element element : from) {
+            if (element instanceof Element.Line line && !line.isAbsent()) {
+                return OptionalDouble.of(line.cable().impedanceOhm());
+            }
+            if (element instanceof Element.Transformer) {
+                break;
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private static double transformedBy(List<Element> elements) {
+        return elements.stream()
+                .mapToDouble(e -> e instanceof Element.Transformer t ? t.impedanceRatio() : 1)
+                .reduce(1, (a, b) -> a * b);
     }
 
     /**
@@ -34,7 +80,7 @@ public record Run(List<Element> elements) {
     double flatTerminationOhm(double radioOhm) {
         double ohm = radioOhm;
         for (Element element : elements) {
-            if (element instanceof Element.Line line) {
+            if (element instanceof Element.Line line && !line.isAbsent()) {
                 ohm = line.cable().impedanceOhm();
             } else if (element instanceof Element.Transformer transformer) {
                 ohm *= transformer.impedanceRatio();

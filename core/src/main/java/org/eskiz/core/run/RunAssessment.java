@@ -1,8 +1,10 @@
 package org.eskiz.core.run;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.complex.Complex;
 import org.eskiz.core.unit.Decibels;
@@ -80,7 +82,7 @@ public final class RunAssessment {
 
     /** Sum over the elements of what each loses into its own impedance, dB. */
     public double matchedLossDb() {
-        return run.matchedLossDb(conditions.frequencyMHz(), conditions.ambientC());
+        return chain.matchedLossDb();
     }
 
     /** Power entering the run over power leaving it, dB. */
@@ -118,6 +120,16 @@ public final class RunAssessment {
         return -Decibels.ofPower(angles.leastDelivered()) + matchingLossDb();
     }
 
+    /** Loss of the run and the matching unit, as noise meets it: no reflection, no foldback; dB. */
+    public double throughLossDb() {
+        return runLossDb() + matchingLossDb();
+    }
+
+    /** The same at the angle of the load that is worst, dB. */
+    public double throughLossAtWorstAngleDb() {
+        return -Decibels.ofPower(angles.leastEfficiency()) + matchingLossDb();
+    }
+
     /** Power that the antenna gets, W; empty for a receiver. */
     public OptionalDouble powerAtAntennaW() {
         return radio.powerW().isEmpty()
@@ -130,14 +142,40 @@ public final class RunAssessment {
         return atAntenna.size() == 1;
     }
 
-    /** Least and greatest efficiency of the run over the angles of the load; empty where the angle is known. */
+    /**
+     * Least and greatest efficiency of the run over the angles of the load; empty where the angle is known, or is of no matter
+     * behind a unit at the antenna.
+     */
     public Optional<EfficiencyRange> efficiencyRange() {
-        return antenna.isAngleKnown() ? Optional.empty() : Optional.of(angles.efficiencyRange());
+        return isEndKnown() ? Optional.empty() : Optional.of(angles.efficiencyRange());
     }
 
     /** SWR at the radio's end, in its impedance; infinite when nothing enters. */
     public double swrAtRadio() {
         return StandingWave.swrOf(angles.meanReflectionAtRadio());
+    }
+
+    /** The same at the angle of the load that is worst. */
+    public double swrAtRadioAtWorstAngle() {
+        return StandingWave.swrOf(angles.greatestReflectionAtRadio());
+    }
+
+    /**
+     * SWR with which a matching unit has to cope; empty where there is none.
+     *
+     * <p>A unit at the antenna has the antenna's own before it, one at the radio that of the run.
+     */
+    public OptionalDouble swrAtUnit() {
+        return switch (radio.matching()) {
+            case AT_RADIO -> OptionalDouble.of(swrAtRadio());
+            case AT_ANTENNA -> OptionalDouble.of(swrAtAntenna());
+            case NONE -> OptionalDouble.empty();
+        };
+    }
+
+    /** The same at the angle of the load that is worst. */
+    public OptionalDouble swrAtUnitAtWorstAngle() {
+        return radio.matching() == Matching.AT_RADIO ? OptionalDouble.of(swrAtRadioAtWorstAngle()) : swrAtUnit();
     }
 
     /** SWR of the antenna itself, in the radio's impedance. */
@@ -147,16 +185,20 @@ public final class RunAssessment {
 
     /** What the run presents at the radio, ohm; empty where the load's angle is unknown. */
     public Optional<Impedance> inputImpedance() {
-        if (!antenna.isAngleKnown() && radio.matching() != Matching.AT_ANTENNA) {
+        if (!isEndKnown()) {
             return Optional.empty();
         }
         Complex z = chain.whole().towardRadio(atAntenna.get(0)).impedance();
         return Optional.of(new Impedance(z.real(), z.imag()));
     }
 
+    private boolean isEndKnown() {
+        return antenna.isAngleKnown() || radio.matching() == Matching.AT_ANTENNA;
+    }
+
     /** What each element loses, in order from the radio; the losses add up to {@link #runLossDb()}. */
     public List<ElementLoss> elements() {
-        double[] entering = new double[chain.elements().size() + 1];
+        double[] entering = new double[chain.links().size() + 1];
         double[] sent = new double[entering.length];
         for (int k = 0; k < atAntenna.size(); k++) {
             double[] powers = boundaryPowers(atAntenna.get(k));
@@ -166,18 +208,41 @@ public final class RunAssessment {
             }
         }
         double wattsPerSent = radio.powerW().orElse(Double.NaN) * fractionBeforeRun() / atAntenna.size();
-        return IntStream.range(0, chain.elements().size())
+        return IntStream.range(0, chain.links().size())
                 .mapToObj(i -> new ElementLoss(
                         Decibels.lossBetween(entering[i], entering[i + 1]),
-                        run.elements().get(i).matchedLossDb(conditions.frequencyMHz(), conditions.ambientC()),
+                        chain.links().get(i).matchedLossDb(),
                         watts(sent[i] * wattsPerSent),
                         watts(sent[i + 1] * wattsPerSent)))
                 .toList();
     }
 
+    /** The elements that are used beyond what is known of them, each kind once. */
+    public List<Integer> extrapolatedElements() {
+        Set<Element> seen = new HashSet<>();
+        return IntStream.range(0, run.elements().size())
+                .filter(i -> run.elements().get(i).isExtrapolatedAt(conditions.frequencyMHz()))
+                .filter(i -> seen.add(kind(run.elements().get(i))))
+                .boxed()
+                .toList();
+    }
+
+    private static Element kind(Element element) {
+        return element instanceof Element.Line line ? new Element.Line(line.cable(), 1) : element;
+    }
+
+    /** Power that the radio may send into the run at most, W: what no angle and no reflection takes more of. */
+    double mostEnteringW() {
+        return radio.powerW().orElseThrow() * fractionBeforeRun();
+    }
+
+    List<PortState> endStates() {
+        return atAntenna;
+    }
+
     /** States at every boundary, radio's end first, for every angle of the load; r.m.s. at the power that enters. */
     List<List<PortState>> scaledBoundaries() {
-        double sentW = radio.powerW().orElseThrow() * fractionBeforeRun();
+        double sentW = mostEnteringW();
         return IntStream.range(0, atAntenna.size())
                 .mapToObj(k -> entering(boundaries(atAntenna.get(k)), sentW * angles.enteringFraction(k)))
                 .toList();
@@ -198,10 +263,10 @@ public final class RunAssessment {
     }
 
     private List<PortState> boundaries(PortState antenna) {
-        PortState[] states = new PortState[chain.elements().size() + 1];
+        PortState[] states = new PortState[chain.links().size() + 1];
         states[states.length - 1] = antenna;
         for (int i = states.length - 2; i >= 0; i--) {
-            states[i] = chain.elements().get(i).towardRadio(states[i + 1]);
+            states[i] = chain.links().get(i).twoPort().towardRadio(states[i + 1]);
         }
         return List.of(states);
     }

@@ -1,7 +1,6 @@
 package org.eskiz.core.run;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
@@ -16,7 +15,7 @@ import java.util.stream.IntStream;
  * every angle is followed, each with the power that enters at it, and the smallest and largest are given.
  *
  * @param lines one for every line of the run, in order
- * @param pads one for every joint and device, in order
+ * @param pads one for every joint, device and transformer, in order
  */
 public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
 
@@ -26,12 +25,12 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
     }
 
     /**
-     * A joint or device.
+     * A joint, device or transformer.
      *
      * @param element its index in the run
      * @param voltageRms larger one of its two sides, at the worst angle of the load
-     * @param equivalentMatchedPowerW the matched power that would drive as large a current through it, in its own
-     *     impedance
+     * @param equivalentMatchedPowerW the matched power that would strain it as much, W: {@code P_in·(1 + |ρ|²)/(1 − |ρ|²)} at
+     *     the worst angle, with P_in that enters the run and ρ of the standing wave where it sits, in its impedance
      */
     public record PadProfile(int element, double voltageRms, double equivalentMatchedPowerW) {}
 
@@ -66,28 +65,31 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
                 lines.add(
                         new LineTracer(line, assessment.conditions(), antennaEnds, fromRadioM).profile(i, withPoints));
                 fromRadioM += line.lengthM();
-            } else if (elements.get(i) instanceof Element.Pad pad) {
-                double ohm = pad.impedanceOhm().orElse(assessment.radio().impedanceOhm());
-                pads.add(pad(i, ohm, boundaries));
+            } else {
+                pads.add(pad(i, assessment, boundaries));
             }
         }
         return new RunProfile(lines, pads);
     }
 
-    private static PadProfile pad(int element, double ohm, List<List<PortState>> boundaries) {
-        return new PadProfile(
-                element,
-                worst(element, boundaries, s -> s.voltage().abs()),
-                worst(element, boundaries, s -> s.current().norm() * ohm));
-    }
-
-    /** The larger one on its two sides, at the worst angle. */
-    private static double worst(int element, List<List<PortState>> boundaries, ToDoubleFunction<PortState> figure) {
-        return boundaries.stream()
-                .flatMap(b -> b.subList(element, element + 2).stream())
-                .mapToDouble(figure)
-                .max()
-                .orElseThrow();
+    private static PadProfile pad(int element, RunAssessment assessment, List<List<PortState>> boundaries) {
+        double radioSideOhm =
+                assessment.run().standingOhm(element, assessment.radio().impedanceOhm());
+        double antennaSideOhm = assessment.run().elements().get(element) instanceof Element.Transformer t
+                ? radioSideOhm * t.impedanceRatio()
+                : radioSideOhm;
+        double volts = 0;
+        double watts = 0;
+        for (List<PortState> along : boundaries) {
+            PortState radioSide = along.get(element);
+            PortState antennaSide = along.get(element + 1);
+            double rho = Math.max(radioSide.reflection(radioSideOhm), antennaSide.reflection(antennaSideOhm));
+            watts = Math.max(watts, along.get(0).power() * (1 + rho * rho) / (1 - rho * rho));
+            volts = Math.max(
+                    volts,
+                    Math.max(radioSide.voltage().abs(), antennaSide.voltage().abs()));
+        }
+        return new PadProfile(element, volts, watts);
     }
 
     /** Follows the waves along one line, for every angle of the load. */
@@ -154,10 +156,14 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
         }
 
         private LineProfile.Peak peak(Function<LineWaves, Ripple> figure, DoubleUnaryOperator shown) {
-            Ripple.Greatest worst = waves.stream()
-                    .map(w -> figure.apply(w).greatest(line.lengthM()))
-                    .max(Comparator.comparingDouble(Ripple.Greatest::value))
-                    .orElseThrow();
+            Ripple.Greatest worst = new Ripple.Greatest(0, Double.NEGATIVE_INFINITY);
+            for (LineWaves wave : waves) {
+                Ripple along = figure.apply(wave);
+                // most angles cannot be the worst, which is seen without looking for their crests
+                if (along.atMost(line.lengthM()) > worst.value()) {
+                    worst = along.greatest(line.lengthM()).orIfGreater(worst);
+                }
+            }
             return new LineProfile.Peak(
                     shown.applyAsDouble(worst.value()),
                     waves.size() > 1

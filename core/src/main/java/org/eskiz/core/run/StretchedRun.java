@@ -42,10 +42,11 @@ public final class StretchedRun {
                 fixedBefore.add(between);
                 between = TwoPort.THROUGH;
                 perM += shares.get(section)
-                        * new Element.Line(line(run, i).cable(), 1).matchedLossDb(frequencyMHz, conditions.ambientC());
+                        * new Element.Line(line(run, i).cable(), 1).heatDb(frequencyMHz, conditions.ambientC());
             } else {
-                between = between.then(Chain.twoPort(element, conditions, radio.impedanceOhm()));
-                fixed += element.matchedLossDb(frequencyMHz, conditions.ambientC());
+                between = between.then(
+                        Chain.link(run, i, conditions, radio.impedanceOhm()).twoPort());
+                fixed += element.heatDb(frequencyMHz, conditions.ambientC());
             }
         }
         TwoPort last = between;
@@ -79,7 +80,8 @@ public final class StretchedRun {
     public record Losses(double totalDb, double throughDb) {}
 
     /**
-     * What it loses with its sections together of a given length.
+     * What it loses with its sections together of a given length; with none as if of the shortest that there is, since what
+     * stands beside them keeps its impedance.
      *
      * @return empty beyond 300 dB of matched loss
      */

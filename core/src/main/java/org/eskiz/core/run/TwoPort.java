@@ -1,7 +1,9 @@
 package org.eskiz.core.run;
 
 import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.cable.Bump;
 import org.eskiz.core.unit.Decibels;
+import org.eskiz.core.unit.Physics;
 
 /**
  * A reciprocal two-port as its ABCD matrix, radio side first: V1 = A·V2 + B·I2, I1 = C·V2 + D·I2, A·D − B·C = 1.
@@ -9,6 +11,9 @@ import org.eskiz.core.unit.Decibels;
 record TwoPort(Complex a, Complex b, Complex c, Complex d) {
 
     static final TwoPort THROUGH = new TwoPort(Complex.ONE, Complex.ZERO, Complex.ZERO, Complex.ONE);
+
+    private static final double HZ_PER_MHZ = 1e6;
+    private static final double M_PER_MM = 1e-3;
 
     /**
      * A length of line: A = D = cosh γl, B = Z0·sinh γl, C = sinh γl / Z0 (Microwave Engineering, 4th edition, table 4.1, for a
@@ -28,6 +33,12 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
         return line(Complex.ofCartesian(lossDb / Decibels.PER_NEPER, 0), Complex.ofCartesian(impedanceOhm, 0));
     }
 
+    /** A short length of another impedance, without loss: {@link #line} with {@code γl = j·2πf·l/c}. */
+    static TwoPort bump(Bump bump, double frequencyMHz) {
+        double radians = 2 * Math.PI * frequencyMHz * HZ_PER_MHZ * bump.lengthMm() * M_PER_MM / Physics.SPEED_OF_LIGHT;
+        return line(Complex.ofCartesian(0, radians), Complex.ofCartesian(bump.impedanceOhm(), 0));
+    }
+
     /**
      * An ideal transformer.
      *
@@ -37,6 +48,13 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
         double turns = Math.sqrt(impedanceRatio);
         return new TwoPort(
                 Complex.ofCartesian(1 / turns, 0), Complex.ZERO, Complex.ZERO, Complex.ofCartesian(turns, 0));
+    }
+
+    /** Loss between two terminations of one impedance, dB: −20·log10|S21| (Microwave Engineering, 4th edition, table 4.2). */
+    double insertionLossDb(double ohm) {
+        Complex s21 = Complex.ofCartesian(2, 0)
+                .divide(a.add(b.divide(ohm)).add(c.multiply(ohm)).add(d));
+        return -Decibels.ofPower(s21.norm());
     }
 
     /** This two-port followed, toward the antenna, by another. */

@@ -15,6 +15,24 @@ import org.junit.jupiter.api.Test;
 
 class SheetCheckTest {
 
+    private static ShieldBore bore(double mm) {
+        return new ShieldBore(mm, ShieldBore.Known.STATED);
+    }
+
+    @Test
+    void theShieldOfABraidedCableIsTakenAsTwoThirdsOfItUnlessSomebodySays() {
+        OptionalDouble across = OptionalDouble.of(10);
+        assertThat(ShieldBore.of(OptionalDouble.of(7), across, "braid").orElseThrow())
+                .isEqualTo(new ShieldBore(7, ShieldBore.Known.STATED));
+        assertThat(ShieldBore.of(OptionalDouble.empty(), across, "foil+Braid").orElseThrow())
+                .isEqualTo(new ShieldBore(6.5, ShieldBore.Known.USUAL_OF_BRAIDED));
+        assertThat(ShieldBore.of(OptionalDouble.empty(), across, "corrugated copper")
+                        .orElseThrow())
+                .isEqualTo(new ShieldBore(10, ShieldBore.Known.AT_MOST));
+        assertThat(ShieldBore.of(OptionalDouble.empty(), OptionalDouble.empty(), "braid"))
+                .isEmpty();
+    }
+
     private static final double[] MHZ = {10, 30, 50, 100, 150, 400, 1000};
 
     @Test
@@ -23,16 +41,16 @@ class SheetCheckTest {
         // are rounded in books (59.96 Ω, 868.6 dB per 100 m), so to the five digits that these have
         double inner = 10.3e-3 * Math.exp(-50 / (59.96 * 0.85));
         double byHand = 868.6 * 2.609e-4 / (2 * Math.PI * 50) * (1 / inner + 1 / 10.3e-3);
-        assertThat(CopperFloor.ofCoax(50, 0.85, 10.3)).isCloseTo(byHand, withinPercentage(0.005));
-        assertThat(CopperFloor.ofCoax(50, 0.85, 5)).isGreaterThan(byHand);
+        assertThat(CopperFloor.ofCoax(50, 0.85, bore(10.3))).isCloseTo(byHand, withinPercentage(0.005));
+        assertThat(CopperFloor.ofCoax(50, 0.85, bore(5))).isGreaterThan(byHand);
         assertThat(CopperFloor.ofTwoWires(600, 2))
                 .isCloseTo(868.6 * 2.609e-4 / (Math.PI * 2e-3 * 600), withinPercentage(0.005));
-        assertThatThrownBy(() -> CopperFloor.ofCoax(50, 0.85, 0)).hasMessageContaining("outer diameter");
+        assertThatThrownBy(() -> bore(0)).hasMessageContaining("bore of the shield");
     }
 
     @Test
     void aGoodSheetHasNothingTheMatter() {
-        assertThat(SheetCheck.of(sheet(0.4, 0.0014), OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3))))
+        assertThat(SheetCheck.of(sheet(0.4, 0.0014), OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, bore(10.3)))))
                 .isEmpty();
     }
 
@@ -66,7 +84,7 @@ class SheetCheckTest {
     void oneWrongRowDoesNotMakeTheOthersLookWrong() {
         List<AttenuationPoint> rows = new ArrayList<>(sheet(0.4, 0.0014));
         rows.set(5, new AttenuationPoint(400, rows.get(5).attenuationDbPer100m() / 4));
-        assertThat(SheetCheck.of(rows, OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3))))
+        assertThat(SheetCheck.of(rows, OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, bore(10.3)))))
                 .filteredOn(f -> f.slip() != Slip.FALLING && f.slip() != Slip.TOO_GOOD_TO_BE_TRUE)
                 .singleElement()
                 .satisfies(f -> {
@@ -89,7 +107,7 @@ class SheetCheckTest {
 
     @Test
     void aTablePer100FtTakenPer100MIsTooGoodToBeTrueAndSaysWhy() {
-        OptionalDouble floor = OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, 10.3));
+        OptionalDouble floor = OptionalDouble.of(CopperFloor.ofCoax(50, 0.85, bore(10.3)));
         List<AttenuationPoint> inFeet = sheet(0.4 * 0.3048, 0.0014 * 0.3048);
         assertThat(slips(SheetCheck.of(inFeet, floor))).containsExactly(Slip.PER_100_FT);
         // so little that not even feet explain it
@@ -98,7 +116,7 @@ class SheetCheckTest {
 
     @Test
     void oneRowBelowTheFloorIsEnoughToDoubtASheet() {
-        double floor = CopperFloor.ofCoax(50, 0.85, 10.3);
+        double floor = CopperFloor.ofCoax(50, 0.85, bore(10.3));
         assertThat(SheetCheck.isBelowTheFloor(sheet(0.4, 0.0014), floor)).isFalse();
         assertThat(SheetCheck.isBelowTheFloor(List.of(new AttenuationPoint(100, 9.9 * floor)), floor))
                 .isTrue();

@@ -35,7 +35,8 @@ class WorkedExamplesTest {
     void noCoaxialCableLosesLessThanItsCopper() {
         // 50 Ω, solid polyethylene 0.66, 10.3 mm: d = 10.3·e^(−50/39.57) = 2.911 mm,
         // 868.6·2.609e-4/(2π·50)·(1/0.002911 + 1/0.0103) = 7.2135e-4·(343.5 + 97.09) = 0.3178
-        assertThat(CopperFloor.ofCoax(50, 0.66, 10.3)).isCloseTo(0.3178, withinPercentage(0.05));
+        assertThat(CopperFloor.ofCoax(50, 0.66, new ShieldBore(10.3, ShieldBore.Known.STATED)))
+                .isCloseTo(0.3178, withinPercentage(0.05));
     }
 
     @Test

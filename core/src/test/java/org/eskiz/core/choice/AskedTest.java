@@ -21,6 +21,7 @@ import org.eskiz.core.receive.Receiver;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Load;
+import org.eskiz.core.run.MatchingUnit;
 import org.eskiz.core.run.Radio;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
@@ -53,6 +54,7 @@ class AskedTest {
             TWO_METRES,
             new Load.SwrAtAntenna(1.5),
             0.5,
+            MatchingUnit.UNSTATED,
             OptionalDouble.of(2.15),
             Optional.of(new Band.Listening(new Receiver(3), 10)));
 
@@ -96,7 +98,8 @@ class AskedTest {
     @Test
     void aRatingMarginUnderOneAndAHalfIsMarginal() {
         var ratings = Ratings.ofLine(Optional.of(new AveragePower(200, 145, 40, 80)), OptionalDouble.of(150));
-        Row row = row(BAND, new Requirement.OnBand(BandFigure.POWER_MARGIN, 1), candidate(MEDIUM, KNOWN, ratings, 0));
+        var strong = Ratings.ofLine(ratings.average(), OptionalDouble.of(1500));
+        Row row = row(BAND, new Requirement.OnBand(BandFigure.POWER_MARGIN, 1), candidate(MEDIUM, KNOWN, strong, 0));
         // 100 W at half duty against a rating of 200 W at 40 °C, so more at 20 °C: no reason to worry
         assertThat(row.verdict()).isEqualTo(Verdict.PASS);
         // 100 W in 50 Ω stand 100 V peak, more at an SWR of 1.5
@@ -286,6 +289,7 @@ class AskedTest {
         var joint = new ReplaceableRun.Known(
                 Ratings.UNKNOWN,
                 0,
+                false,
                 Optional.of(new ReplaceableRun.Connector(
                         Optional.of(new Money(new BigDecimal("5.50"), EUR)),
                         OptionalDouble.of(leastMm),

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.cable.Mechanics;
@@ -18,6 +19,7 @@ import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.Matching;
+import org.eskiz.core.run.MatchingUnit;
 import org.eskiz.core.run.Radio;
 import org.eskiz.core.run.Run;
 import org.junit.jupiter.api.Test;
@@ -38,6 +40,7 @@ class ChangingTest {
             TWO_METRES,
             new Load.SwrAtAntenna(1),
             1,
+            MatchingUnit.UNSTATED,
             OptionalDouble.empty(),
             Optional.of(new Band.Listening(new Receiver(3), 5)));
 
@@ -131,9 +134,20 @@ class ChangingTest {
         double farM = changes.farthest().orElseThrow().reach().lengthM();
         assertThat(comparison(farM - 0.01, asked).row(THICK).verdict()).isNotEqualTo(Verdict.FAIL);
         assertThat(comparison(farM + 0.01, asked).row(THICK).verdict()).isEqualTo(Verdict.FAIL);
-        double highMHz = changes.highest().orElseThrow();
+        double highMHz = changes.highest().orElseThrow().frequencyMHz();
+        assertThat(changes.highest().orElseThrow().isEndOfSheet()).isFalse();
         assertThat(powerAt(highMHz * 0.999)).isGreaterThan(70);
         assertThat(powerAt(highMHz * 1.001)).isLessThan(70);
+    }
+
+    @Test
+    void nobodySaysWhatACableDoesBeyondItsSheet() {
+        var sheet = Cable.ofSheet(50, 0.85, List.of(new AttenuationPoint(100, 0.5), new AttenuationPoint(200, 0.75)));
+        var known = new Candidate("known to 200 MHz", sheet);
+        var comparison = comparison(30, new Requirement.OnBand(BandFigure.POWER, 70));
+        Changes changes = Changes.of(comparison, List.of(known), Preference.LEAST_COST, comparison.row(known), 0);
+        assertThat(changes.highest().orElseThrow().frequencyMHz()).isCloseTo(300, within(1e-3));
+        assertThat(changes.highest().orElseThrow().isEndOfSheet()).isTrue();
     }
 
     @Test

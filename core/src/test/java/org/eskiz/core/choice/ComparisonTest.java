@@ -125,7 +125,7 @@ class ComparisonTest {
     }
 
     @Test
-    void theSchoolsOrderWhatPassesAndUnsuitedCablesStandBelow() {
+    void theSchoolsOrderWhatPassesWhateverItsImpedance() {
         var rows = List.of(
                 candidate("balanced", THICK, "0.01", true),
                 candidate("television", TELEVISION, "0.02"),
@@ -134,9 +134,9 @@ class ComparisonTest {
                 thick());
         var comparison = comparison(new Requirement.OnBand(BandFigure.POWER, 60));
         assertThat(ids(comparison.rows(rows, Preference.LEAST_COST)))
-                .containsExactly("thick", "dear", "thin", "television", "balanced");
+                .containsExactly("thick", "dear", "balanced", "television", "thin");
         assertThat(ids(comparison.rows(rows, Preference.LEAST_LOSS)))
-                .containsExactly("dear", "thick", "thin", "television", "balanced");
+                .containsExactly("dear", "thick", "balanced", "television", "thin");
     }
 
     @Test
@@ -183,6 +183,7 @@ class ComparisonTest {
                         new ReplaceableRun.Known(
                                 Ratings.UNKNOWN,
                                 0,
+                                false,
                                 Optional.of(new ReplaceableRun.Connector(
                                         Optional.of(dollars), OptionalDouble.empty(), OptionalDouble.empty())))),
                 Optional.empty(),

@@ -15,8 +15,12 @@ class LineJunctionTest {
     private static final Part FOUR = new Part.Transformer(4);
     private static final Part JOINT = new Part.Other();
 
+    private static Radio radio(Matching matching) {
+        return Radio.matched(100).matchedAt(matching);
+    }
+
     private static List<Problem> problems(Matching matching, Part... parts) {
-        return LineJunction.problems(List.of(parts), 50, matching).stream()
+        return LineJunction.problems(List.of(parts), radio(matching), MatchingUnit.UNSTATED).stream()
                 .map(LineJunction::problem)
                 .toList();
     }
@@ -43,7 +47,7 @@ class LineJunctionTest {
 
     @Test
     void anotherImpedanceIsPointedOutWhereItStands() {
-        assertThat(LineJunction.problems(List.of(JOINT, TV), 50, Matching.NONE))
+        assertThat(LineJunction.problems(List.of(JOINT, TV), radio(Matching.NONE), MatchingUnit.UNSTATED))
                 .containsExactly(new LineJunction(1, Problem.OTHER_IMPEDANCE, 75, 50));
         assertThat(problems(Matching.NONE, new Part.Transformer(1.5), TV)).isEmpty();
     }

@@ -2,8 +2,10 @@ package org.eskiz.core.run;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.cable.Bump;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.InsertionLoss;
 import tools.jackson.databind.JsonNode;
@@ -47,8 +49,14 @@ record ReferenceRequest(Run run, Radio radio, Conditions conditions, Load load) 
                 new Element.Line(cable(e.get("cable")), e.get("lengthM").asDouble());
             case "TRANSFORMER" ->
                 new Element.Transformer(e.get("impedanceRatio").asDouble(), loss(e));
-            default -> new Element.Pad(loss(e), optional(e, "impedanceOhm"));
+            default -> new Element.Pad(loss(e), optional(e, "impedanceOhm"), bump(e));
         };
+    }
+
+    private static Optional<Bump> bump(JsonNode e) {
+        return Optional.ofNullable(e.get("bump"))
+                .map(b -> new Bump(
+                        b.get("impedanceOhm").asDouble(), b.get("lengthMm").asDouble()));
     }
 
     private static InsertionLoss loss(JsonNode e) {
@@ -68,10 +76,14 @@ record ReferenceRequest(Run run, Radio radio, Conditions conditions, Load load) 
             return new Load.SwrAtAntenna(n.get("swr").asDouble(), optional(n, "referenceOhm"));
         }
         if (n.has("swrAtRadio")) {
-            return new Load.SwrAtRadio(n.get("swrAtRadio").asDouble(), optional(n, "referenceOhm"));
+            return new Load.SwrAtRadio(n.get("swrAtRadio").asDouble(), optional(n, "referenceOhm"), through(n));
         }
         return new Load.Impedance(
                 n.get("resistanceOhm").asDouble(), n.get("reactanceOhm").asDouble());
+    }
+
+    private static Optional<Run> through(JsonNode load) {
+        return Optional.ofNullable(load.get("through")).map(t -> new Run(elements(t)));
     }
 
     private static OptionalDouble optional(JsonNode n, String name) {

@@ -144,7 +144,7 @@ class RunProfileTest {
                 RunAssessment.of(run, Radio.matched(100), new Conditions(7.1, 20), new Load.Impedance(200, 30));
         RunProfile profile = RunProfile.of(assessment);
         assertThat(profile.lines()).extracting(LineProfile::element).containsExactly(1, 3);
-        assertThat(profile.pads()).extracting(RunProfile.PadProfile::element).containsExactly(0);
+        assertThat(profile.pads()).extracting(RunProfile.PadProfile::element).containsExactly(0, 2);
         assertThat(profile.lines().get(1).points().get(0).fromRadioM()).isEqualTo(2);
         for (LineProfile line : profile.lines()) {
             var loss = assessment.elements().get(line.element());

@@ -1,0 +1,19 @@
+package org.eskiz.core.cable;
+
+import org.eskiz.core.unit.Require;
+
+/**
+ * Where a mated pair is not of constant impedance: a short length of another one, without loss. What it sends back grows with
+ * the square of frequency as long as it is short against the wave, and costs nothing where that is small: heat is in the pad,
+ * reflection is here.
+ *
+ * @param impedanceOhm of the body, above 0
+ * @param lengthMm as light travels, so at a velocity factor of 1; at least 0
+ */
+public record Bump(double impedanceOhm, double lengthMm) {
+
+    public Bump {
+        Require.positive("impedance of the bump in ohm", impedanceOhm);
+        Require.notNegative("length of the bump in mm", lengthMm);
+    }
+}
