@@ -64,6 +64,7 @@ export function sheetOf(change: Partial<Sheet> = {}): Sheet {
     isPresent: true,
     assessment: undefined,
     atTolerance: undefined,
+    otherWeather: undefined,
     profile: undefined,
     pointedAt: undefined,
     stale: false,

@@ -27,6 +27,8 @@ function reason(
     band: 0,
     bandId: null,
     requirement: null,
+    element: null,
+    elementId: null,
     values: { kind, asked, reached, currency: 'EUR' },
     text: 'as the server says',
   };
@@ -122,7 +124,7 @@ describe('what is missed', () => {
       'loses 612 dB on 23 cm, too much to be assessed',
     );
     expect(reasonText(reason('EXTRAPOLATED', null), '23 cm')).toBe(
-      'beyond a data sheet on 23 cm: an extrapolation',
+      'a part is above what it is made for on 23 cm: an extrapolation',
     );
   });
 
@@ -193,5 +195,53 @@ describe('a shortfall', () => {
     expect(powerDifference(0.02)).toBe('20 mW');
     expect(powerDifference(0.06)).toBe('0.060 W');
     expect(powerDifference(4.4)).toBe('4 W');
+  });
+});
+
+describe('what nobody asked and counts all the same', () => {
+  const cable = { name: 'RG-174', isCable: true };
+  const joint = { name: 'UHF', isCable: false };
+  it.each([
+    ['TOO_HOT', null, 0.08, cable, 'RG-174 would be heated 12.5 times what it bears on 2 m'],
+    ['TOO_HOT', null, 0, cable, 'RG-174 would be heated endlessly more than what it bears on 2 m'],
+    ['TOO_HIGH_VOLTAGE', 1, 0.5, joint, 'UHF would stand 2.0 times the voltage it bears on 2 m'],
+    ['NEARLY_TOO_HOT', 1, 1.2, cable, 'only just: RG-174 bears its heat 1.2 times over on 2 m'],
+    [
+      'NEARLY_TOO_HIGH_VOLTAGE',
+      1,
+      1.2,
+      joint,
+      'only just: UHF bears its voltage 1.2 times over on 2 m',
+    ],
+    ['BEYOND_MATCHING_UNIT', 3, 4.2, joint, 'SWR 4.2 on 2 m, and the matching unit copes with 3'],
+    [
+      'BEYOND_ASSUMED_MATCHING_UNIT',
+      3,
+      4.2,
+      joint,
+      'SWR 4.2 on 2 m, and the matching unit is assumed to cope with 3: say what yours does',
+    ],
+    [
+      'BEYOND_MATCHING_UNIT_AT_WORST_ANGLE',
+      3,
+      3.2,
+      joint,
+      'SWR up to 3.2 on 2 m if the antenna’s SWR falls badly, and the matching unit copes with 3',
+    ],
+    ['EXTRAPOLATED', null, 435, joint, 'UHF is above what it is made for on 2 m: an extrapolation'],
+    ['EXTRAPOLATED', null, 435, cable, 'beyond the data sheet of RG-174 on 2 m: an extrapolation'],
+    [
+      'BALANCED_MEETS_UNBALANCED',
+      null,
+      450,
+      cable,
+      'a balanced line: it needs a transformer or a balanced matching unit',
+    ],
+  ] as const)('%s is told with its part and its number', (code, asked, reached, part, text) => {
+    expect(reasonText(reason(code, null, asked, reached), '2 m', part)).toBe(text);
+  });
+
+  it('is told as the server does where it is new', () => {
+    expect(reasonText(reason('OF_A_LATER_DAY', null), '2 m')).toBe('as the server says');
   });
 });

@@ -106,15 +106,19 @@ export function askedPhrase(
     .join(' ');
 }
 
+/** The part of a run that a reason is about. */
+export interface RunPart {
+  name: string;
+  isCable: boolean;
+}
+
+const SOME_PART: RunPart = { name: 'a part', isCable: false };
+
 /** One reason, with its number. */
-export function reasonText(reason: Reason, band: string): string {
+export function reasonText(reason: Reason, band: string, part: RunPart = SOME_PART): string {
   const { kind, reached } = reason.values;
   const on = band ? ` on ${band}` : '';
-  if (reason.code === 'TOO_LOSSY') {
-    return `loses ${fixed(reached ?? 0, 0)} dB${on}, too much to be assessed`;
-  }
-  if (reason.code === 'EXTRAPOLATED') return `beyond a data sheet${on}: an extrapolation`;
-  if (kind === null) return reason.text;
+  if (kind === null) return partText(reason, on, part) ?? reason.text;
   switch (reason.code) {
     case 'MISSED':
       return `${missedText(reason, kind)}${on}`;
@@ -129,6 +133,43 @@ export function reasonText(reason: Reason, band: string): string {
     default:
       return reason.text;
   }
+}
+
+/** A reason that is no matter of asking: what a part bears, what a matching unit copes with, where knowledge ends. */
+function partText(reason: Reason, on: string, part: RunPart): string | null {
+  const reached = reason.values.reached ?? 0;
+  const limit = reason.values.asked ?? 0;
+  switch (reason.code) {
+    case 'TOO_LOSSY':
+      return `loses ${fixed(reached, 0)} dB${on}, too much to be assessed`;
+    case 'EXTRAPOLATED':
+      return part.isCable
+        ? `beyond the data sheet of ${part.name}${on}: an extrapolation`
+        : `${part.name} is above what it is made for${on}: an extrapolation`;
+    case 'TOO_HOT':
+      return `${part.name} would be heated ${over(reached)} what it bears${on}`;
+    case 'TOO_HIGH_VOLTAGE':
+      return `${part.name} would stand ${over(reached)} the voltage it bears${on}`;
+    case 'NEARLY_TOO_HOT':
+      return `only just: ${part.name} bears its heat ${significant(reached)} times over${on}`;
+    case 'NEARLY_TOO_HIGH_VOLTAGE':
+      return `only just: ${part.name} bears its voltage ${significant(reached)} times over${on}`;
+    case 'BEYOND_MATCHING_UNIT':
+      return `SWR ${fixed(reached, 1)}${on}, and the matching unit copes with ${plain(limit, 1)}`;
+    case 'BEYOND_ASSUMED_MATCHING_UNIT':
+      return `SWR ${fixed(reached, 1)}${on}, and the matching unit is assumed to cope with ${plain(limit, 1)}: say what yours does`;
+    case 'BEYOND_MATCHING_UNIT_AT_WORST_ANGLE':
+      return `SWR up to ${fixed(reached, 1)}${on} if the antenna’s SWR falls badly, and the matching unit copes with ${plain(limit, 1)}`;
+    case 'BALANCED_MEETS_UNBALANCED':
+      return 'a balanced line: it needs a transformer or a balanced matching unit';
+    default:
+      return null;
+  }
+}
+
+/** How much more than it bears, from how many times over it does. */
+function over(margin: number): string {
+  return margin > 0 ? `${significant(1 / margin)} times` : 'endlessly more than';
 }
 
 /** What a requirement would have to know and does not. */

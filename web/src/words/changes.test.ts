@@ -67,12 +67,28 @@ describe('what would change the answer', () => {
     expect(
       plainly(
         farthestSentence(
-          changes({ farthest, highestMHz: null } as Partial<Changes>),
+          changes({ farthest, highest: null } as Partial<Changes>),
           'Foam 10',
           ['70 cm'],
           'm',
         ),
       ),
     ).toMatch(/up to 41\.9 m, then 70 cm fails/);
+  });
+
+  it.each([
+    [false, 'Foam 10 does over 1000 m; and on frequencies up to 1230 MHz.'],
+    [
+      true,
+      'Foam 10 does over 1000 m; and on frequencies up to 1230 MHz, where what is known of it ends.',
+    ],
+  ])('says no more of a frequency than is known: %s', (endOfSheet, text) => {
+    const of = {
+      farthest: { kind: 'BEYOND', lengthM: 1000, band: 0 },
+      highest: { frequencyMHz: 1234.5, endOfSheet },
+    };
+    expect(
+      plainly(farthestSentence(changes(of as Partial<Changes>), 'Foam 10', ['70 cm'], 'm')),
+    ).toBe(text);
   });
 });

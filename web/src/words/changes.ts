@@ -106,7 +106,7 @@ export function farthestSentence(
   bands: string[],
   lengths: LengthUnit,
 ): string | null {
-  const { farthest, highestMHz } = changes;
+  const { farthest, highest } = changes;
   if (!farthest) return null;
   const length =
     farthest.kind === 'BEYOND'
@@ -119,9 +119,9 @@ export function farthestSentence(
         ? ', then cost or mass say no'
         : `, then ${bands[farthest.band] ?? ''} fails`;
   const high =
-    highestMHz === null
+    highest === null
       ? ''
-      : `; and on frequencies up to ${frequencyText(Number(highestMHz.toPrecision(3)))}`;
+      : `; and on frequencies up to ${frequencyText(Number(highest.frequencyMHz.toPrecision(3)))}${highest.endOfSheet ? ', where what is known of it ends' : ''}`;
   return tied(`${name} does ${length}${by}${high}.`);
 }
 

@@ -4,9 +4,12 @@ import {
   agoText,
   capital,
   findingText,
+  otherWeatherSentence,
+  readThroughSentence,
   saveWords,
   sentences,
   swrAtBothEnds,
+  unknownRatings,
   whereItGoes,
 } from './index';
 
@@ -29,6 +32,8 @@ describe('a finding of the run', () => {
     ['OTHER_IMPEDANCE', { impedanceOhm: 75, stationOhm: 50 }, '75 Ω in a 50 Ω station'],
     ['PIECE_OF_OTHER_LENGTH', { piece: 'Quay 30', lengthM: 29.8, inRunM: 30 }, 'Quay 30 is 29.8 m'],
     ['REFLECTS_AT_RADIO', {}, 'still reflects there'],
+    ['COPPER_CLAD_STEEL', {}, 'centre of copper-clad steel'],
+    ['TRANSFORMER_ESTIMATED', { lossDb: 1.42 }, 'loses 1.4 dB at this SWR: an estimate'],
   ])('%s is a sentence with its numbers', (code, values, part) => {
     const said = plainly(text(code, values) ?? '');
     expect(said).toContain(part);
@@ -106,5 +111,33 @@ describe('sentences that stand on a sheet', () => {
     expect(sentence).toMatch(/^[A-Z]/);
     expect(sentence).toMatch(/\.$/);
     expect(sentence).not.toMatch(/ {2}|\s$|^\s/);
+  });
+});
+
+describe('what is not known, and what another day would make of it', () => {
+  it('is named, each part once', () => {
+    expect(unknownRatings(['the arrestor'])).toBe(
+      'What the arrestor bears is not known, so it is not judged.',
+    );
+    expect(unknownRatings(['the arrestor', 'UHF', 'the matching unit'])).toBe(
+      'What the arrestor, UHF and the matching unit bear is not known, so it is not judged.',
+    );
+  });
+
+  it('is told of the day that it is not', () => {
+    expect(otherWeatherSentence(true, '34 W', '40 m')).toBe(
+      'When the line is wet, 34 W on 40 m: an assumption of its type.',
+    );
+    expect(otherWeatherSentence(false, '61 W', '40 m')).toBe(
+      'Taken as wet; dry it would be 61 W on 40 m.',
+    );
+  });
+
+  it('is told of a reading with the run that it was read through', () => {
+    expect(readThroughSentence('30 m RG-58', { antenna: 1.512, now: 1.32 })).toBe(
+      'read at the radio through 30 m RG-58: 1.51 at the antenna; with this run the radio shows 1.32.',
+    );
+    expect(readThroughSentence('30 m RG-58', { antenna: null, now: 9 })).toContain('without limit');
+    expect(readThroughSentence('30 m RG-58', null)).toBe('read at the radio through 30 m RG-58');
   });
 });

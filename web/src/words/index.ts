@@ -1,6 +1,6 @@
 /** Every sentence that people read. Figures come in already read in the operator's units. */
 
-import type { BandAssessment, Finding, Row } from '../api';
+import type { BandAssessment, Finding, Reason, Row } from '../api';
 import {
   DB_PER_S_UNIT,
   fixed,
@@ -16,6 +16,7 @@ import {
 } from '../units';
 import type { LengthUnit, Level, Reading } from '../units';
 import { reasonText } from './asked';
+import type { RunPart } from './asked';
 
 export * from './anatomy';
 export * from './asked';
@@ -171,6 +172,10 @@ export function findingText(finding: Finding, elementName: string): string | nul
       return `${elementName} is a balanced line: the matching unit at the radio must be a balanced one.`;
     case 'BALANCED_MEETS_COAX':
       return `${elementName} meets a line of the other kind: balanced line and coax go together through a transformer.`;
+    case 'COPPER_CLAD_STEEL':
+      return `${elementName} has a centre of copper-clad steel, or may have: below about 20 MHz it loses more than these figures say.`;
+    case 'TRANSFORMER_ESTIMATED':
+      return `${elementName} loses ${fixed(Number(finding.values.lossDb), 1)} dB at this SWR: an estimate, since a real core is limited by its own voltage and current.`;
     case 'OTHER_IMPEDANCE':
       return `${elementName} is of ${plain(impedanceOhm ?? 0, 0)} Ω in a ${plain(stationOhm ?? 0, 0)} Ω station: it transforms the load, by its length.`;
     case 'PIECE_OF_OTHER_LENGTH': {
@@ -184,15 +189,29 @@ export function findingText(finding: Finding, elementName: string): string | nul
   }
 }
 
+/** Of which parts nobody has said what they bear. */
+export function unknownRatings(names: string[]): string {
+  const all = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0];
+  return `What ${all} ${names.length > 1 ? 'bear' : 'bears'} is not known, so it is not judged.`;
+}
+
+/** What the other weather would make of it. */
+export function otherWeatherSentence(wet: boolean, arrives: string, band: string): string {
+  return wet
+    ? `When the line is wet, ${arrives} on ${band}: an assumption of its type.`
+    : `Taken as wet; dry it would be ${arrives} on ${band}.`;
+}
+
 /** What stands at the end of a row. */
 export function rowSummary(
   row: Row,
   isFirstPass: boolean,
   preference: keyof typeof words.preference,
   bands: string[],
+  part?: (reason: Reason) => RunPart | undefined,
 ): string {
   const [first] = row.reasons;
-  if (first) return reasonText(first, bands[first.band ?? -1] ?? '');
+  if (first) return reasonText(first, bands[first.band ?? -1] ?? '', part?.(first));
 
   if (isFirstPass) {
     if (preference === 'LEAST_COST' && row.cost) return 'passes; least cost that does';
@@ -234,6 +253,16 @@ export function swrAtBothEnds(a: BandAssessment): string {
   return flattered
     ? `An SWR of ${atAntenna} at the antenna shows as ${atRadio} at the radio: loss in the run flatters the reading.`
     : `SWR ${atAntenna} at the antenna, ${atRadio} at the radio.`;
+}
+
+/** What a reading through another run says of the antenna, and what this run will show of it. */
+export function readThroughSentence(
+  through: string,
+  swr: { antenna: number | null; now: number | null } | null,
+): string {
+  if (!swr) return `read at the radio through ${through}`;
+  const tell = (value: number | null) => (value === null ? 'without limit' : fixed(value, 2));
+  return `read at the radio through ${through}: ${tell(swr.antenna)} at the antenna; with this run the radio shows ${tell(swr.now)}.`;
 }
 
 /** Best and worst angle of an SWR whose angle is not known; empty when they hardly differ. */
@@ -301,7 +330,14 @@ export function receiveSentence(band: string, lossDb: number, penaltyDb: number)
 }
 
 /** A caution about the field near the antenna. */
-export function nearSentence(eirp: string, distance: string | null, isNearField: boolean): string {
+export function nearSentence(
+  eirp: string | null,
+  distance: string | null,
+  isNearField: boolean,
+): string {
+  if (eirp === null) {
+    return 'How far to keep from the antenna while sending is not known: nobody has said its gain. Limits:';
+  }
   if (distance === null) return `${eirp} EIRP; the limits say nothing of this frequency. Limits:`;
   return isNearField
     ? `${eirp} EIRP: keep off the antenna while sending; so near to it a far-field estimate does not hold. Limits:`
@@ -314,7 +350,7 @@ export function besideTheOthers(
   rows: Row[],
   preference: keyof typeof words.preference,
 ): string {
-  const passing = rows.filter((r) => r.verdict !== 'FAIL' && r.suitability === 'SUITED');
+  const passing = rows.filter((r) => r.verdict !== 'FAIL');
   const first = passing[0];
   if (!first) return 'No cable passes.';
   if (row.verdict === 'FAIL') {

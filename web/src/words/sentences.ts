@@ -16,6 +16,7 @@ export const sentences = {
   atFullPower:
     'At full power; the margins take in the mode and the temperature of the day. Not in it: current on the outside of the shield. Keep hands off a mismatched line while it is keyed.',
   pdfFailed: 'The PDF could not be written; print, and choose a file there.',
+  assumedRange: 'An assumption, for a unit built into a radio: type what yours copes with.',
   tailMoves: 'The tail alone has to move and to bend again and again.',
   nearIsAnEstimate:
     'In the main direction, with reflection from the ground, averaged over the mode and half an hour. An estimate: local rules and a qualified person decide.',

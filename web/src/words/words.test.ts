@@ -24,6 +24,8 @@ function reason(
     band,
     bandId: null,
     requirement: null,
+    element: null,
+    elementId: null,
     values: { kind, asked, reached, currency: kind === 'BUDGET' ? 'EUR' : null },
     text: 'as the server says',
   };
@@ -66,7 +68,10 @@ describe('a reason', () => {
     [reason('MISSED', 'LEAST_PERCENT', 50, 46.5), '4 % short of 50 % on 2 m'],
     [reason('MISSED', 'MOST_LOSS', 3, 4.25), '1.3 dB over 3 dB on 2 m'],
     [reason('LITTLE_TO_SPARE', 'LEAST_POWER', 20, 20.8), 'only just: 20.8 W on 2 m'],
-    [reason('EXTRAPOLATED', null, null, 2400), 'beyond a data sheet on 2 m: an extrapolation'],
+    [
+      reason('EXTRAPOLATED', null, null, 2400),
+      'a part is above what it is made for on 2 m: an extrapolation',
+    ],
     [reason('TOO_LOSSY', null, null, 305.2), 'loses 305 dB on 2 m, too much to be assessed'],
     [reason('SOMETHING_NEW', 'LEAST_POWER', 1, 1), 'as the server says'],
   ])('carries its number: %#', (given, text) => {
@@ -140,7 +145,7 @@ describe('beside the others', () => {
   const cheap = row('Cheap', { cost: costing(50) });
   const barely = row('Barely', { cost: costing(40), verdict: 'MARGINAL' });
   const failing = row('Thin', { cost: costing(10), verdict: 'FAIL' });
-  const balanced = row('Open', { cost: costing(5), suitability: 'BALANCED' });
+  const balanced = row('Open', { cost: costing(5), suitability: 'BALANCED', verdict: 'FAIL' });
 
   it.each([
     [cheap, [cheap, dear, failing, balanced], 'Nothing cheaper passes.'],
@@ -182,5 +187,6 @@ describe('near the antenna', () => {
     expect(nearSentence('650 W', '4.2 m', false)).toContain('keep people about 4.2 m from');
     expect(nearSentence('650 W', null, false)).toContain('say nothing of this frequency');
     expect(nearSentence('650 W', '0.4 m', true)).toContain('far-field estimate does not hold');
+    expect(nearSentence(null, null, false)).toContain('nobody has said its gain');
   });
 });

@@ -539,6 +539,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/connectors/{key}/revisions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything a connector ever was, newest first */
+        get: operations["listConnectorRevisions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fits": {
         parameters: {
             query?: never;
@@ -1399,6 +1416,7 @@ export interface components {
             radio?: components["schemas"]["RadioSpec"];
             receiver?: components["schemas"]["ReceiverSpec"];
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            wet?: boolean;
         };
         AssignmentResponse: {
             /** Format: int32 */
@@ -1628,6 +1646,12 @@ export interface components {
             /** Format: double */
             min: number | null;
         };
+        BumpSpec: {
+            /** Format: double */
+            impedanceOhm: number;
+            /** Format: double */
+            lengthMm: number;
+        };
         CableCurveResponse: {
             key: string;
             points: components["schemas"]["CablePointResponse"][];
@@ -1660,11 +1684,13 @@ export interface components {
             /** Format: double */
             bendRadiusRepeatedMm?: number | null;
             centreConductor?: string | null;
+            copperCladSteel?: boolean;
             dielectric?: string | null;
             directBurial?: boolean | null;
             family?: string;
             /** @enum {string|null} */
             flexing?: "FIXED" | "OCCASIONAL" | "REPEATED" | null;
+            followsPoints?: boolean;
             /** Format: double */
             impedanceOhm: number;
             jacket?: string | null;
@@ -1703,6 +1729,8 @@ export interface components {
             revision?: number;
             shield?: string | null;
             /** Format: double */
+            shieldBoreMm?: number | null;
+            /** Format: double */
             soldInM?: number;
             /** Format: date */
             sourceDate?: string;
@@ -1710,6 +1738,8 @@ export interface components {
             sunResistant?: boolean | null;
             /** Format: double */
             velocityFactor: number;
+            /** Format: double */
+            wetTimes?: number | null;
         };
         CableTypeResponse: {
             /** Format: double */
@@ -1721,6 +1751,7 @@ export interface components {
             bendRadiusRepeatedMm: number | null;
             builtIn: boolean;
             centreConductor: string | null;
+            copperCladSteel: boolean;
             dielectric: string | null;
             directBurial: boolean | null;
             family: string;
@@ -1728,11 +1759,13 @@ export interface components {
             fit: components["schemas"]["FitResponse"];
             /** @enum {string|null} */
             flexing: "FIXED" | "OCCASIONAL" | "REPEATED" | null;
+            floorBore: components["schemas"]["ShieldBoreResponse"] | null;
             /**
              * Format: double
              * @description least k1 that copper allows at its size; null where size is not known, and for balanced line
              */
             floorK1: number | null;
+            followsPoints: boolean;
             /** Format: double */
             impedanceOhm: number;
             jacket: string | null;
@@ -1776,6 +1809,8 @@ export interface components {
             /** Format: int32 */
             revision: number;
             shield: string | null;
+            /** Format: double */
+            shieldBoreMm: number | null;
             /**
              * Format: double
              * @description whole lengths it is sold in; null for by the metre
@@ -1789,6 +1824,8 @@ export interface components {
             tooGoodToBeTrue: boolean;
             /** Format: double */
             velocityFactor: number;
+            /** Format: double */
+            wetTimes: number | null;
         };
         CalibrationRequest: {
             instrument: components["schemas"]["InstrumentRequest"];
@@ -1885,8 +1922,7 @@ export interface components {
         };
         ChangesResponse: {
             farthest: components["schemas"]["FarthestResponse"] | null;
-            /** Format: double */
-            highestMHz: number | null;
+            highest: components["schemas"]["HighestResponse"] | null;
             matchingMoved: components["schemas"]["MatchingMovedResponse"] | null;
             nextCheaper: components["schemas"]["RowResponse"] | null;
             shortening: components["schemas"]["ShorteningResponse"] | null;
@@ -1918,6 +1954,7 @@ export interface components {
             run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
             tolerance?: components["schemas"]["ToleranceSpec"];
             value?: components["schemas"]["ValueRequest"];
+            wet?: boolean;
         };
         ComparisonResponse: {
             details: components["schemas"]["DetailResponse"][];
@@ -1931,6 +1968,10 @@ export interface components {
             averagePowerW: number | null;
             builtIn: boolean;
             /** Format: double */
+            bumpMm: number | null;
+            /** Format: double */
+            bumpOhm: number | null;
+            /** Format: double */
             c1DbPerSqrtMHz: number;
             /** Format: double */
             c2DbPerMHz2: number;
@@ -1939,7 +1980,7 @@ export interface components {
             /** Format: double */
             fitsMostMm: number | null;
             /** Format: double */
-            impedanceOhm: number;
+            impedanceOhm: number | null;
             key: string;
             /** Format: double */
             lossAtMHz: number;
@@ -1966,6 +2007,10 @@ export interface components {
             /** Format: double */
             averagePowerW?: number;
             /** Format: double */
+            bumpMm?: number;
+            /** Format: double */
+            bumpOhm?: number;
+            /** Format: double */
             c1DbPerSqrtMHz?: number;
             /** Format: double */
             c2DbPerMHz2?: number;
@@ -1974,7 +2019,7 @@ export interface components {
             /** Format: double */
             fitsMostMm?: number;
             /** Format: double */
-            impedanceOhm: number;
+            impedanceOhm?: number;
             key?: string;
             /** Format: double */
             lossAtMHz?: number;
@@ -2107,16 +2152,21 @@ export interface components {
             atTolerance: components["schemas"]["LossRangeResponse"] | null;
             /** Format: int32 */
             band: number;
+            otherWeather: components["schemas"]["WeatherResponse"] | null;
             profile: components["schemas"]["ProfileResponse"] | null;
             rowId: string;
         };
         Device: Omit<components["schemas"]["RunElement"], "kind"> & {
+            /** Format: double */
+            averagePowerW?: number;
             id?: string;
             /** Format: double */
             impedanceOhm?: number;
             /** Format: double */
             lossDb?: number;
             name?: string;
+            /** Format: double */
+            peakVoltageV?: number;
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2249,6 +2299,11 @@ export interface components {
             run: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
             spare: components["schemas"]["SpareResponse"] | null;
         };
+        HighestResponse: {
+            endOfSheet: boolean;
+            /** Format: double */
+            frequencyMHz: number;
+        };
         IdentityResponse: {
             cable: string | null;
             calibrated: boolean | null;
@@ -2283,6 +2338,7 @@ export interface components {
             port: number;
         };
         Joint: Omit<components["schemas"]["RunElement"], "kind"> & {
+            bump?: components["schemas"]["BumpSpec"];
             connectorKey?: string;
             id?: string;
             /** Format: double */
@@ -2367,22 +2423,6 @@ export interface components {
             shortByM: number | null;
             /** Format: double */
             wantedM: number;
-        };
-        ValueStepsResponse: {
-            /** Format: int32 */
-            band: number;
-            currency: string | null;
-            /** Format: int32 */
-            knee: number;
-            points: components["schemas"]["ValuePointResponse"][];
-            steps: components["schemas"]["ValueStepResponse"][];
-        };
-        ValueStepResponse: {
-            /** Format: double */
-            costPerDb: number | null;
-            /** Format: double */
-            costPerW: number | null;
-            rowId: string;
         };
         LaidResponse: {
             isMeasured: boolean;
@@ -2502,6 +2542,7 @@ export interface components {
             swr?: number;
             /** Format: double */
             swrAtRadio?: number;
+            through?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
         };
         LossRangeResponse: {
             /** Format: double */
@@ -2572,7 +2613,7 @@ export interface components {
             /** Format: double */
             distanceM: number | null;
             /** Format: double */
-            eirpW: number;
+            eirpW: number | null;
             /** Format: double */
             farFieldFromM: number;
             /** @enum {string} */
@@ -2915,6 +2956,9 @@ export interface components {
             /** @enum {string} */
             matching?: "AT_RADIO" | "AT_ANTENNA" | "NONE";
             /** Format: double */
+            matchingAveragePowerW?: number;
+            matchingIsBalanced?: boolean;
+            /** Format: double */
             matchingLossDb?: number;
             /** Format: double */
             powerW?: number;
@@ -2938,6 +2982,7 @@ export interface components {
             peakVoltageV?: number;
         };
         ReachResponse: {
+            extrapolated: boolean;
             /** @enum {string} */
             kind: "UP_TO" | "NOT_EVEN_NONE" | "BEYOND";
             /** Format: double */
@@ -2999,6 +3044,9 @@ export interface components {
             band: number | null;
             bandId: string | null;
             code: string;
+            /** Format: int32 */
+            element: number | null;
+            elementId: string | null;
             /** Format: int32 */
             requirement: number | null;
             text: string;
@@ -3234,6 +3282,9 @@ export interface components {
             lossPer?: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
             /** Format: double */
             outerDiameterMm?: number;
+            shield?: string;
+            /** Format: double */
+            shieldBoreMm?: number;
             text: string;
             /** Format: double */
             velocityFactor?: number;
@@ -3248,6 +3299,12 @@ export interface components {
         ShelfRequest: {
             cable?: string;
             instrument: components["schemas"]["InstrumentRequest"];
+        };
+        ShieldBoreResponse: {
+            /** @enum {string} */
+            known: "STATED" | "USUAL_OF_BRAIDED" | "AT_MOST";
+            /** Format: double */
+            mm: number;
         };
         ShorteningResponse: {
             row: components["schemas"]["RowResponse"];
@@ -3442,12 +3499,16 @@ export interface components {
             taken: boolean;
         };
         Transformer: Omit<components["schemas"]["RunElement"], "kind"> & {
+            /** Format: double */
+            averagePowerW?: number;
             id?: string;
             /** Format: double */
             impedanceRatio?: number;
             /** Format: double */
             lossDb?: number;
             name?: string;
+            /** Format: double */
+            peakVoltageV?: number;
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -3513,6 +3574,22 @@ export interface components {
             /** Format: double */
             worthPerDb?: number;
         };
+        ValueStepResponse: {
+            /** Format: double */
+            costPerDb: number | null;
+            /** Format: double */
+            costPerW: number | null;
+            rowId: string;
+        };
+        ValueStepsResponse: {
+            /** Format: int32 */
+            band: number;
+            currency: string | null;
+            /** Format: int32 */
+            knee: number;
+            points: components["schemas"]["ValuePointResponse"][];
+            steps: components["schemas"]["ValueStepResponse"][];
+        };
         WattmeterRequest: {
             /** Format: double */
             classPercent?: number;
@@ -3527,6 +3604,13 @@ export interface components {
             leadLossDb?: number;
             /** Format: double */
             repeatPercent?: number;
+        };
+        WeatherResponse: {
+            /** Format: double */
+            powerAtAntennaW: number | null;
+            /** Format: double */
+            totalLossDb: number;
+            wet: boolean;
         };
     };
     responses: never;
@@ -4427,6 +4511,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Connector"];
+                };
+            };
+        };
+    };
+    listConnectorRevisions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Connector"][];
                 };
             };
         };

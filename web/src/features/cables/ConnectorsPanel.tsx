@@ -12,6 +12,8 @@ type NumberName =
   | 'impedanceOhm'
   | 'lossDb'
   | 'lossAtMHz'
+  | 'bumpOhm'
+  | 'bumpMm'
   | 'maxMHz'
   | 'peakVoltageV'
   | 'averagePowerW'
@@ -35,6 +37,8 @@ const NUMBERS: Record<
     unitLabel: 'V',
     usual: '',
   },
+  bumpOhm: { label: 'bump of', kind: 'impedance', unit: 'ohm', unitLabel: 'Ω', usual: '' },
+  bumpMm: { label: 'bump long', kind: 'bore', unit: 'mm', unitLabel: 'mm', usual: '' },
   averagePowerW: { label: 'bears on average', kind: 'power', unit: 'w', unitLabel: 'W', usual: '' },
   ratedAtMHz: { label: 'stated at', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz', usual: '' },
   fitsLeastMm: { label: 'fits from', kind: 'bore', unit: 'mm', unitLabel: 'mm', usual: '' },
@@ -43,13 +47,7 @@ const NUMBERS: Record<
 };
 
 const NAMES = Object.keys(NUMBERS) as NumberName[];
-const NEEDED: readonly NumberName[] = [
-  'impedanceOhm',
-  'lossDb',
-  'lossAtMHz',
-  'maxMHz',
-  'peakVoltageV',
-];
+const NEEDED: readonly NumberName[] = ['lossDb', 'lossAtMHz', 'maxMHz', 'peakVoltageV'];
 
 /** Connectors: those that came with Eskiz, and one's own. */
 export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
@@ -84,6 +82,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
             <th scope="col">connector</th>
             <th scope="col">Ω</th>
             <th scope="col">a pair loses</th>
+            <th scope="col">bump</th>
             <th scope="col">used up to</th>
             <th scope="col">peak V</th>
             <th scope="col">bears</th>
@@ -105,9 +104,16 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
               <th scope="row" className="font-semibold">
                 {c.name}
               </th>
-              <td className="figures">{plain(c.impedanceOhm, 1)}</td>
+              <td className="figures">
+                {c.impedanceOhm === null ? 'its line’s' : plain(c.impedanceOhm, 1)}
+              </td>
               <td className="figures">
                 {fixed(c.lossDb, 2)} dB at {frequencyText(c.lossAtMHz)}
+              </td>
+              <td className="figures">
+                {c.bumpOhm === null || c.bumpMm === null
+                  ? '–'
+                  : `${plain(c.bumpOhm, 1)} Ω, ${plain(c.bumpMm, 1)} mm`}
               </td>
               <td className="figures">{frequencyText(c.maxMHz)}</td>
               <td className="figures">{plain(c.peakVoltageV, 0)}</td>

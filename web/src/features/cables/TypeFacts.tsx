@@ -34,6 +34,15 @@ export function TypeFacts({ type }: { type: CableType }) {
     ['jacket', type.jacket ?? 'not known', 'jacket'],
     ['centre conductor', type.centreConductor ?? 'not known', 'centre-conductor'],
     ['shield', type.shield ?? 'not known', 'braid'],
+    ...(type.floorBore
+      ? [['bore of the shield', boreText(type.floorBore)] as [string, string]]
+      : []),
+    ...(type.copperCladSteel
+      ? [['its centre', 'copper-clad steel, or may be'] as [string, string]]
+      : []),
+    ...(type.wetTimes !== null
+      ? [['wet, it loses', `${plain(type.wetTimes, 2)} times as much`] as [string, string]]
+      : []),
     ['dielectric', type.dielectric ?? 'not known', 'dielectric'],
     ['bears the sun', yes(type.sunResistant), 'sun'],
     ['may lie in the ground', yes(type.directBurial), 'burial'],
@@ -70,8 +79,23 @@ export function TypeFacts({ type }: { type: CableType }) {
         {frequencyText(type.points[0]?.frequencyMHz ?? 0)} to{' '}
         {frequencyText(type.points.at(-1)?.frequencyMHz ?? 0)}; the law k₁√f + k₂f with k₁{' '}
         {significant(type.fit.k1)} and k₂ {plain(type.fit.k2, 5)} misses none by more than{' '}
-        {fixed(100 * type.fit.worstRelativeResidual, 1)} %. Revision {type.revision}.
+        {fixed(100 * type.fit.worstRelativeResidual, 1)} %
+        {type.followsPoints && '; between the rows they are followed, not the law'}. Revision{' '}
+        {type.revision}.
       </p>
     </>
   );
+}
+
+/** The bore by which copper’s floor is reckoned, and where that figure comes from. */
+function boreText({ mm, known }: NonNullable<CableType['floorBore']>): string {
+  const text = `${plain(mm, 1)} mm`;
+  switch (known) {
+    case 'STATED':
+      return text;
+    case 'USUAL_OF_BRAIDED':
+      return `${text}, taken as 0.65 of what it is across`;
+    case 'AT_MOST':
+      return `${text} at most, what it is across`;
+  }
 }

@@ -34,6 +34,8 @@ export interface Sheet {
   assessment: BandAssessment | undefined;
   /** Its loss there, at both ends of what cables may be off. */
   atTolerance: { leastDb: number; mostDb: number } | undefined;
+  /** The same on a wet day, or on a dry one, where that is another. */
+  otherWeather: NonNullable<Ledger['details'][number]['otherWeather']> | undefined;
   /** What happens along the run with it. */
   profile: Profile | undefined;
   /** The row pointed at, while it is another one. */

@@ -51,6 +51,7 @@ export function useSheetState(
     isPresent: rowId !== null && rowId === rows.ledger?.presentRowId,
     assessment: rows.drawn,
     atTolerance: rows.atTolerance,
+    otherWeather: rows.otherWeather,
     profile,
     pointedAt: rows.pointedAt,
     stale: troubles.isAny || rows.isStale,

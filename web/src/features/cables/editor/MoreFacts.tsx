@@ -62,6 +62,29 @@ export function MoreFacts({ editing }: { editing: DraftEditing }) {
             onChange={(kind) => set({ balanced: kind === 'balanced' })}
           />
         </Labelled>
+        <Labelled text="centre of copper-clad steel">
+          <Select
+            label="centre of copper-clad steel"
+            value={draft.copperCladSteel ? 'yes' : 'no'}
+            options={[
+              { value: 'no', text: 'no' },
+              { value: 'yes', text: 'yes, or often' },
+            ]}
+            onChange={(answer) => set({ copperCladSteel: answer === 'yes' })}
+          />
+        </Labelled>
+        <Labelled text="between the rows of its sheet">
+          <Select
+            label="between the rows of its sheet"
+            value={draft.followsPoints ? 'rows' : 'law'}
+            options={[
+              { value: 'law', text: 'the fitted law is followed' },
+              { value: 'rows', text: 'the rows are followed' },
+            ]}
+            onChange={(school) => set({ followsPoints: school === 'rows' })}
+          />
+        </Labelled>
+        {numbers(draft.balanced ? ['wetTimes'] : ['shieldBoreMm'])}
         <ProvenanceIn
           editing={editing}
           name="mechanicsProvenance"

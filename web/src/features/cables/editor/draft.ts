@@ -13,6 +13,8 @@ export interface Draft {
   ratingsProvenance: CableTypeSpec['provenance'];
   flexing: '' | NonNullable<CableTypeSpec['flexing']>;
   balanced: boolean;
+  copperCladSteel: boolean;
+  followsPoints: boolean;
   sunResistant: '' | 'yes' | 'no';
   directBurial: '' | 'yes' | 'no';
   priceCurrency: string;
@@ -41,6 +43,8 @@ export type NumberName =
   | 'averagePowerW'
   | 'ratedAtMHz'
   | 'ratedAtC'
+  | 'shieldBoreMm'
+  | 'wetTimes'
   | 'pricePerM'
   | 'soldInM';
 
@@ -79,6 +83,8 @@ export const NUMBERS: Record<NumberName, Field> = {
   averagePowerW: { label: 'average power', kind: 'power', unit: 'w', unitLabel: 'W' },
   ratedAtMHz: { label: 'stated at', kind: 'frequency', unit: 'mhz', unitLabel: 'MHz' },
   ratedAtC: temperature('and at'),
+  shieldBoreMm: { label: 'bore of the shield', kind: 'bore', unit: 'mm', unitLabel: 'mm' },
+  wetTimes: { label: 'wet, it loses', kind: 'margin', unit: '', unitLabel: 'times' },
   pricePerM: { label: 'price of a metre', kind: 'price', unit: '', unitLabel: '' },
   soldInM: { label: 'sold in lengths of', kind: 'length', unit: 'm', unitLabel: 'm' },
 };
@@ -103,6 +109,8 @@ export function draftOf(type: CableType | null, currency: string): Draft {
     ratingsProvenance: type?.ratingsProvenance ?? 'SHEET',
     flexing: type?.flexing ?? '',
     balanced: type?.balanced ?? false,
+    copperCladSteel: type?.copperCladSteel ?? false,
+    followsPoints: type?.followsPoints ?? false,
     sunResistant: yes(type?.sunResistant),
     directBurial: yes(type?.directBurial),
     priceCurrency: type?.priceCurrency ?? currency,
@@ -194,6 +202,8 @@ export function requestOf(
     mechanicsProvenance: draft.mechanicsProvenance,
     ratingsProvenance: draft.ratingsProvenance,
     balanced: draft.balanced,
+    copperCladSteel: draft.copperCladSteel,
+    followsPoints: draft.followsPoints,
     sunResistant: yes(draft.sunResistant),
     directBurial: yes(draft.directBurial),
     flexing: draft.flexing || undefined,

@@ -83,6 +83,8 @@ function requestFor(draft: Draft): Request {
       impedanceOhm: number('impedanceOhm'),
       velocityFactor: number('velocityFactor'),
       outerDiameterMm: number('outerDiameterMm'),
+      shieldBoreMm: number('shieldBoreMm'),
+      shield: draft.shield.trim() || undefined,
     }),
   };
 }

@@ -1,9 +1,11 @@
 import type { BandAssessment } from '../../../api';
 import { Choice, QuantityField } from '../../../ui';
-import { fixed, plain } from '../../../units';
-import type { Band } from '../document/model';
+import { usePreferences } from '../../../app/preferences';
+import { fixed, plain, tied } from '../../../units';
+import { readThroughSentence } from '../../../words';
+import type { Band, Element } from '../document/model';
 import { useSheet } from '../sheetContext';
-import { asKind, kindOfLoad } from './loads';
+import { asKind, kindOfLoad, throughText } from './loads';
 import type { Load, LoadKind } from './loads';
 
 const KINDS: readonly { value: LoadKind; text: string }[] = [
@@ -84,7 +86,44 @@ export function LoadFields({
           onTrouble={(message) => trouble(`swr ${key}`, message)}
         />
       )}
-      <OtherEnd kind={kind} assessment={assessment} />
+      {load.through ? (
+        <ReadThrough band={index} through={load.through} assessment={assessment} />
+      ) : (
+        <OtherEnd kind={kind} assessment={assessment} />
+      )}
+    </span>
+  );
+}
+
+/** A reading belongs to the run it was read through, and so does what it says of the antenna. */
+function ReadThrough({
+  band,
+  through,
+  assessment,
+}: {
+  band: number;
+  through: Element[];
+  assessment: BandAssessment | undefined;
+}) {
+  const sheet = useSheet();
+  const { lengths } = usePreferences();
+  const antenna = assessment?.swrAtAntenna ?? null;
+  const now = assessment?.swrAtRadio ?? null;
+  return (
+    <span className="text-small text-soft">
+      {tied(
+        readThroughSentence(
+          throughText(through, sheet, lengths),
+          assessment ? { antenna, now } : null,
+        ),
+      )}{' '}
+      <button
+        type="button"
+        className="quiet"
+        onClick={() => sheet.command({ do: 'readAnew', band })}
+      >
+        Read anew
+      </button>
     </span>
   );
 }

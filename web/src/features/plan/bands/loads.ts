@@ -1,5 +1,8 @@
-import { fixed, plain } from '../../../units';
-import type { Band } from '../document/model';
+import { fixed, lengthText, plain } from '../../../units';
+import type { LengthUnit } from '../../../units';
+import type { Band, Element } from '../document/model';
+import { elementName } from '../run/elements';
+import type { Named } from '../run/elements';
 
 export type Load = NonNullable<Band['load']>;
 
@@ -55,4 +58,16 @@ export function asKind(
     case 'impedance':
       return { resistanceOhm: Number((50 * swr(shown.atAntenna)).toFixed(1)), reactanceOhm: 0 };
   }
+}
+
+/** A run in short, by its cables: 2 m RG-58 and 30 m Foam 10. */
+export function throughText(run: Element[], named: Named, lengths: LengthUnit): string {
+  const cables = run.flatMap((e) =>
+    e.kind === 'LINE' && e.lengthM
+      ? [`${lengthText(e.lengthM, lengths)} ${elementName({ ...e, candidate: false }, named)}`]
+      : [],
+  );
+  return cables.length > 1
+    ? `${cables.slice(0, -1).join(', ')} and ${cables.at(-1)}`
+    : (cables[0] ?? 'no cable');
 }

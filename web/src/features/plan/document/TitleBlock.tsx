@@ -12,6 +12,7 @@ import type { PlanEditing } from './usePlanEditing';
 export function TitleBlock({ editing }: { editing: PlanEditing }) {
   const { plan, hasWatts, command, trouble } = useSheet();
   const { version, state } = editing;
+  const isWet = plan.document.assessment?.wet === true;
   const { settings, reading, lengths, setReading, setLengths } = usePreferences();
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
   const shown = shownReading(reading, hasWatts);
@@ -46,7 +47,15 @@ export function TitleBlock({ editing }: { editing: PlanEditing }) {
           say={(v) => temperatureText(v, fahrenheit)}
           onCommit={(ambientC) => command({ do: 'setAmbient', ambientC })}
           onTrouble={(message) => trouble('ambient', message)}
-        />
+        />{' '}
+        <button
+          type="button"
+          className="quiet"
+          title="Balanced lines lose more when they are wet."
+          onClick={() => command({ do: 'setWeather', wet: !isWet })}
+        >
+          {isWet ? 'wet' : 'dry'}
+        </button>
       </Part>
       <Part label="revision">
         <span className="figures">{revisionNumber(version)}</span>

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { apply } from './commands';
 import type { Command } from './commands';
 import { historyOf, historyReducer } from './history';
-import { runOf } from './model';
+import { bandsOf, runOf } from './model';
 import { newPlan } from './presets';
 import type { Element } from './model';
 
@@ -80,5 +80,57 @@ describe('a drag', () => {
     ] as const)
       history = historyReducer(history, drag(length, at));
     expect(history.past).toHaveLength(1);
+  });
+});
+
+describe('a reading at the radio', () => {
+  const read = apply(newPlan(), {
+    do: 'changeBand',
+    band: 0,
+    change: { load: { swrAtRadio: 1.1 } },
+  });
+  const loadOf = (...commands: Command[]) => bandsOf(commands.reduce(apply, read))[0]?.load;
+  const thicker: Command = {
+    do: 'changeElement',
+    element: 1,
+    to: { id: 'main', kind: 'LINE', cableKey: 'foam-10', lengthM: 20, candidate: true },
+  };
+
+  it('keeps the run it was read through when that becomes another', () => {
+    const load = loadOf(thicker);
+    expect(load?.swrAtRadio).toBe(1.1);
+    expect(load?.through?.map((e) => (e.kind === 'LINE' ? e.cableKey : e.kind))).toEqual([
+      'JOINT',
+      'rg-58',
+      'JOINT',
+    ]);
+  });
+
+  it('keeps the first of them, however often the run changes', () => {
+    const longer: Command = { do: 'setLength', element: 1, lengthM: 40 };
+    expect(loadOf(thicker, longer)?.through).toEqual(loadOf(thicker)?.through);
+    expect(loadOf(longer, thicker)?.through).toEqual(loadOf(longer)?.through);
+  });
+
+  it('is of the run as it is when it is read anew, or typed again', () => {
+    expect(loadOf(thicker, { do: 'readAnew', band: 0 })).toEqual({ swrAtRadio: 1.1 });
+    expect(
+      loadOf(thicker, { do: 'changeBand', band: 0, change: { load: { swrAtRadio: 1.3 } } }),
+    ).toEqual({ swrAtRadio: 1.3 });
+  });
+
+  it('is left alone by what does not change the run', () => {
+    expect(loadOf({ do: 'offerLine', element: 1, offered: false })).toEqual({ swrAtRadio: 1.1 });
+    expect(loadOf({ do: 'setAmbient', ambientC: 30 })).toEqual({ swrAtRadio: 1.1 });
+    expect(loadOf({ do: 'setWeather', wet: true })).toEqual({ swrAtRadio: 1.1 });
+  });
+
+  it('does not concern a band whose antenna is known', () => {
+    expect(bandsOf(apply(read, thicker))[1]?.load?.through).toBeUndefined();
+  });
+
+  it('is not kept twice by a version taken from elsewhere', () => {
+    const other = { ...read, document: newPlan('FIELD_KIT').document };
+    expect(apply(read, { do: 'takeVersion', plan: other })).toBe(other);
   });
 });

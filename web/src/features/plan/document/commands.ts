@@ -19,6 +19,7 @@ export type Command =
   | { do: 'rename'; name: string }
   | { do: 'moveToSite'; site: string }
   | { do: 'setAmbient'; ambientC: number }
+  | { do: 'setWeather'; wet: boolean }
   | { do: 'setLength'; element: number; lengthM: number; stroke?: string }
   | { do: 'changeElement'; element: number; to: Element }
   | { do: 'addElement'; at: number; element: Element }
@@ -34,6 +35,7 @@ export type Command =
   | { do: 'removeBand'; band: number }
   | { do: 'renameBand'; band: number; name: string }
   | { do: 'setFrequency'; band: number; frequencyMHz: number; matching: Matching }
+  | { do: 'readAnew'; band: number }
   | { do: 'setMatching'; band: number; matching: Matching }
   | { do: 'changeBand'; band: number; change: Partial<Band> }
   | { do: 'setLoads'; loads: (Band['load'] | null)[] }
@@ -51,6 +53,11 @@ export type Command =
 
 /** The plan after a command; the plan before it is left as it was. */
 export function apply(plan: Plan, command: Command): Plan {
+  const after = applied(plan, command);
+  return command.do === 'takeVersion' ? after : withReadingsKept(plan, after);
+}
+
+function applied(plan: Plan, command: Command): Plan {
   switch (command.do) {
     case 'takeVersion':
       return command.plan;
@@ -65,6 +72,8 @@ export function apply(plan: Plan, command: Command): Plan {
       );
     case 'setAmbient':
       return withAssessment(plan, { ambientC: command.ambientC });
+    case 'setWeather':
+      return withAssessment(plan, { wet: command.wet });
     case 'changeElement':
       return withElement(plan, command.element, () => command.to);
     case 'addElement':
@@ -100,6 +109,10 @@ export function apply(plan: Plan, command: Command): Plan {
       return withBand(plan, command.band, {
         frequencyMHz: command.frequencyMHz,
         matching: command.matching,
+      });
+    case 'readAnew':
+      return withBand(plan, command.band, {
+        load: { ...bandsOf(plan)[command.band]?.load, through: undefined },
       });
     case 'setMatching':
       return withBand(plan, command.band, { matching: command.matching });
@@ -194,6 +207,27 @@ function withAssessment(plan: Plan, change: NonNullable<Document['assessment']>)
 
 function withRun(plan: Plan, run: Element[]): Plan {
   return withAssessment(plan, { run });
+}
+
+/**
+ * An SWR read at the radio belongs to the run it was read through: where the run becomes another one, the reading keeps the
+ * old one, and the antenna stays what it is.
+ */
+function withReadingsKept(before: Plan, after: Plan): Plan {
+  const through = asHung(runOf(before));
+  if (JSON.stringify(through) === JSON.stringify(asHung(runOf(after)))) return after;
+  const isNew = (band: Band) =>
+    band.load?.swrAtRadio !== undefined && band.load.through === undefined;
+  return bandsOf(after).some(isNew)
+    ? withAssessment(after, {
+        bands: bandsOf(after).map((b) => (isNew(b) ? { ...b, load: { ...b.load, through } } : b)),
+      })
+    : after;
+}
+
+/** A run as it hung on a day, without what only choosing needs. */
+function asHung(run: Element[]): Element[] {
+  return run.map((e) => (e.kind === 'LINE' ? { ...e, candidate: undefined } : e));
 }
 
 /** Takes an element out and puts it in again so that it ends at the index given. */

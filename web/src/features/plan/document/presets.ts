@@ -76,7 +76,7 @@ export const PRESETS: readonly Preset[] = [
     name: 'Vehicle',
     text: 'a few metres along a body or a boat, round tight corners',
     radio: { ...WATTS, powerW: 50, duty: 0.5 },
-    run: run('uhf', 'rg-58', 5),
+    run: run('n', 'rg-58', 5),
     bands: () => [band('10 m', 28.5), band('2 m', 145), band('70 cm', 433)],
     asked: [
       { kind: 'MOST_LOSS', lossDb: 3 },

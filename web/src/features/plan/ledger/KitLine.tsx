@@ -3,13 +3,15 @@ import { VerdictMark, verdictColour } from '../../../ui';
 import { lengthText } from '../../../units';
 import { rowSummary } from '../../../words';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { bestFirst, kitName, runWith } from './kits';
 import { useOwnKits } from './useOwnKits';
 
 /** What I have, above what I could buy, in one line for a phone. */
 export function KitLine() {
-  const { plan, catalogue, command } = useSheet();
+  const sheet = useSheet();
+  const { plan, catalogue, command } = sheet;
   const { lengths } = usePreferences();
   const found = useOwnKits(plan, catalogue);
   const best = found && bestFirst(found.kits)[0];
@@ -26,7 +28,13 @@ export function KitLine() {
             What you have: <span className="font-semibold">{kitName(best)}</span>
           </span>
           <span className={verdictColour(best.row.verdict)}>
-            {rowSummary(best.row, false, preferenceOf(plan), bandsOf(plan).map(bandName))}
+            {rowSummary(
+              best.row,
+              false,
+              preferenceOf(plan),
+              bandsOf(plan).map(bandName),
+              partsWith(best.row, sheet),
+            )}
           </span>
           <button
             type="button"

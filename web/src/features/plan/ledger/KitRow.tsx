@@ -7,6 +7,7 @@ import { VerdictMark, verdictColour } from '../../../ui';
 import { lengthText, shownReading } from '../../../units';
 import { bestInText, rowSummary } from '../../../words';
 import { bandName, bandsOf, powerOn, preferenceOf } from '../document/model';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { CellFigure } from './CellFigure';
 import { kitName, packed, runWith } from './kits';
@@ -14,7 +15,8 @@ import type { LedgerLayout } from './ledgerLayout';
 
 /** A kit among the rows of the ledger; it is laid into the run, or packed. */
 export function KitRow({ wide, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
-  const { plan, focus, command } = useSheet();
+  const sheet = useSheet();
+  const { plan, focus, command } = sheet;
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const cell = 'border-b border-hairline py-[3px] align-middle';
@@ -55,7 +57,13 @@ export function KitRow({ wide, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
       <td className={`${cell} pr-2`}>
         <span className="flex items-start gap-3">
           <span className={`min-w-0 flex-1 leading-tight ${verdictColour(kit.row.verdict)}`}>
-            {rowSummary(kit.row, false, preferenceOf(plan), bands.map(bandName))}
+            {rowSummary(
+              kit.row,
+              false,
+              preferenceOf(plan),
+              bands.map(bandName),
+              partsWith(kit.row, sheet),
+            )}
             <span className="block text-tiny leading-[12px] text-soft">{bestInText(kit)}</span>
           </span>
           <PackIt name={`${plan.site}, ${plan.name}`} kit={kit} />

@@ -1,11 +1,9 @@
-import type { Row } from '../../../api';
 import { useWidth } from '../../../ui';
 import { bandsOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { KitRows } from './KitRows';
 import { LedgerColumns, LedgerHead } from './LedgerHead';
 import { LedgerRow } from './LedgerRow';
-import type { LedgerLayout } from './ledgerLayout';
 import { ledgerLayout } from './ledgerLayout';
 import { useShownRows } from './useShownRows';
 
@@ -15,8 +13,6 @@ export function Ledger() {
   const [box, width] = useWidth<HTMLDivElement>();
   const { rows, hidden, firstPass } = useShownRows();
   const layout = ledgerLayout(width, bandsOf(plan).length);
-  const suited = rows.filter((r) => r.suitability === 'SUITED');
-  const others = rows.filter((r) => r.suitability !== 'SUITED');
   return (
     <div
       ref={box}
@@ -31,11 +27,10 @@ export function Ledger() {
         <LedgerHead {...layout} currency={rows[0]?.cost?.currency} />
         <KitRows {...layout} />
         <tbody>
-          {suited.map((row) => (
+          {rows.map((row) => (
             <LedgerRow key={row.id} {...layout} row={row} first={row.id === firstPass} />
           ))}
         </tbody>
-        {others.length > 0 && <OtherLines {...layout} rows={others} />}
       </table>
       {hidden > 0 && (
         <p role="status" className="px-4 py-2 text-fine text-soft">
@@ -55,28 +50,5 @@ export function Ledger() {
         </p>
       )}
     </div>
-  );
-}
-
-/** Lines that do not belong into a run of this station as it is. */
-function OtherLines({ rows, ...layout }: LedgerLayout & { rows: Row[] }) {
-  const { plan } = useSheet();
-  return (
-    <tbody>
-      <tr>
-        <th
-          colSpan={layout.columns}
-          scope="rowgroup"
-          className="border-b border-hairline px-3 pt-4 pb-1 text-left text-small font-normal text-soft"
-        >
-          Of another impedance, or balanced: they do not belong into a coaxial{' '}
-          {plan.document.assessment?.radio?.impedanceOhm ?? 50} Ω station without a transformer or a
-          matching unit.
-        </th>
-      </tr>
-      {rows.map((row) => (
-        <LedgerRow key={row.id} {...layout} row={row} first={false} />
-      ))}
-    </tbody>
   );
 }

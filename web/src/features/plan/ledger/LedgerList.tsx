@@ -3,13 +3,16 @@ import { VerdictMark, verdictColour } from '../../../ui';
 import { figureOf, lengthText, moneyFigure, shownReading, unitOf } from '../../../units';
 import { rowSummary } from '../../../words';
 import { useSheet } from '../sheetContext';
+import { partsWith } from '../run/parts';
 import { KitLine } from './KitLine';
+import { kindOfLine } from './kindOfLine';
 import { bandName, bandsOf, candidateLengthM, powerOn, preferenceOf } from '../document/model';
 import { useShownRows } from './useShownRows';
 
 /** The ledger for a phone: a list, one cable a line, on the band in focus. */
 export function LedgerList() {
-  const { plan, row: selected, chosen, focus, stale, selectRow } = useSheet();
+  const sheet = useSheet();
+  const { plan, row: selected, chosen, focus, stale, selectRow } = sheet;
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const { rows, firstPass } = useShownRows();
@@ -40,12 +43,20 @@ export function LedgerList() {
                 <span id={`row-${row.id}`} className="min-w-0 flex-1">
                   <span className="block font-semibold">
                     {row.name}
-                    {row.id === chosen && (
-                      <span className="ml-2 text-small font-normal text-soft">chosen</span>
-                    )}
+                    <span className="ml-2 text-small font-normal text-soft empty:hidden">
+                      {[kindOfLine(row, sheet.catalogue), row.id === chosen ? 'chosen' : '']
+                        .filter(Boolean)
+                        .join(', ')}
+                    </span>
                   </span>
                   <span className={`block text-fine ${verdictColour(row.verdict)}`}>
-                    {rowSummary(row, row.id === firstPass, preferenceOf(plan), bands.map(bandName))}
+                    {rowSummary(
+                      row,
+                      row.id === firstPass,
+                      preferenceOf(plan),
+                      bands.map(bandName),
+                      partsWith(row, sheet),
+                    )}
                   </span>
                 </span>
                 <span className="shrink-0 text-right">

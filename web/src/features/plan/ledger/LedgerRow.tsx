@@ -2,9 +2,11 @@ import { useState } from 'react';
 import type { Row } from '../../../api';
 import { VerdictMark, verdictColour } from '../../../ui';
 import { rowSummary } from '../../../words';
+import { partsWith } from '../run/parts';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
 import type { Sheet } from '../sheetContext';
 import { useSheet } from '../sheetContext';
+import { kindOfLine } from './kindOfLine';
 import type { LedgerLayout } from './ledgerLayout';
 import { RowFigures } from './RowFigures';
 import { RowMore } from './RowMore';
@@ -41,7 +43,13 @@ export function LedgerRow({ row, first, ...layout }: Props) {
         <td className={`${cell} pr-2 ${verdictColour(row.verdict)}`}>
           <span className="flex items-start gap-1">
             <span className="min-w-0 flex-1 leading-tight">
-              {rowSummary(row, first, preferenceOf(plan), bandsOf(plan).map(bandName))}
+              {rowSummary(
+                row,
+                first,
+                preferenceOf(plan),
+                bandsOf(plan).map(bandName),
+                partsWith(row, sheet),
+              )}
             </span>
             <MoreButton name={row.name} open={open} onToggle={() => setOpen(!open)} />
           </span>
@@ -134,8 +142,9 @@ function walk(e: React.KeyboardEvent<HTMLButtonElement>, onSelect: (rowId: strin
   onSelect(next.getAttribute('data-row') ?? '');
 }
 
-function standing(row: Row, { ledger, chosen, address }: Sheet): string {
+function standing(row: Row, { ledger, chosen, address, catalogue }: Sheet): string {
   return [
+    kindOfLine(row, catalogue),
     row.id === chosen ? 'chosen' : '',
     row.id === ledger?.presentRowId ? 'in the run' : '',
     address.filter.pinned.includes(row.id) ? 'pinned' : '',

@@ -5,6 +5,7 @@ import { lengthFigure, lengthText, moneyFigure } from '../../../units';
 import { rowSummary, sentences } from '../../../words';
 import { laid } from './mix';
 import { bandName, bandsOf, candidateLengthM, ownCablesOf, preferenceOf } from '../document/model';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import type { Mixes } from './useMixes';
 import { useMixes } from './useMixes';
@@ -128,7 +129,8 @@ function Progress({ mixes }: { mixes: Mixes }) {
 }
 
 function Mix({ row, onLay }: { row: Row; onLay: () => void }) {
-  const { plan } = useSheet();
+  const sheet = useSheet();
+  const { plan } = sheet;
   const { lengths } = usePreferences();
   const parts = row.assignment.map((a) => lengthText(a.lengthM, lengths)).join(' + ');
   return (
@@ -140,7 +142,13 @@ function Mix({ row, onLay }: { row: Row; onLay: () => void }) {
         {row.cost ? `${moneyFigure(row.cost.amount)} ${row.cost.currency}` : 'no price'}
       </span>
       <span className={verdictColour(row.verdict)}>
-        {rowSummary(row, false, preferenceOf(plan), bandsOf(plan).map(bandName))}
+        {rowSummary(
+          row,
+          false,
+          preferenceOf(plan),
+          bandsOf(plan).map(bandName),
+          partsWith(row, sheet),
+        )}
       </span>
       <button
         type="button"

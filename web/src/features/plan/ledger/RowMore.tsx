@@ -2,12 +2,15 @@ import type { Row } from '../../../api';
 import { verdictColour } from '../../../ui';
 import { reasonText } from '../../../words';
 import { bandName, bandsOf, ownCablesOf } from '../document/model';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { CableFacts } from './CableFacts';
 
 /** What a row opens to: all its reasons, how it is kept in sight, and what is known of its cable. */
 export function RowMore({ row }: { row: Row }) {
-  const { plan, catalogue, address } = useSheet();
+  const sheet = useSheet();
+  const { plan, catalogue, address } = sheet;
+  const parts = partsWith(row, sheet);
   const bands = bandsOf(plan);
   const type = catalogue.find((t) => t.key === row.id);
   return (
@@ -19,7 +22,11 @@ export function RowMore({ row }: { row: Row }) {
           <ul>
             {row.reasons.map((reason, i) => (
               <li key={i} className={verdictColour(reason.verdict)}>
-                {reasonText(reason, reason.band === null ? '' : bandName(bands[reason.band]))}
+                {reasonText(
+                  reason,
+                  reason.band === null ? '' : bandName(bands[reason.band]),
+                  parts(reason),
+                )}
               </li>
             ))}
           </ul>

@@ -14,6 +14,8 @@ interface Rows {
   drawn: BandAssessment | undefined;
   /** Its loss there, at both ends of what cables may be off. */
   atTolerance: { leastDb: number; mostDb: number } | undefined;
+  /** The same on a wet day, or on a dry one, where that is another. */
+  otherWeather: NonNullable<Ledger['details'][number]['otherWeather']> | undefined;
   /** The same for the row pointed at, while it is another one. */
   pointedAt: BandAssessment | undefined;
   /** Whether the figures are not those of the plan as it is. */
@@ -39,7 +41,7 @@ export function useRows(
   const ledger = answer.data;
   const selected =
     ledger?.rows.find((r) => r.id === wanted) ??
-    ledger?.rows.find((r) => r.verdict !== 'FAIL' && r.suitability === 'SUITED') ??
+    ledger?.rows.find((r) => r.verdict !== 'FAIL') ??
     ledger?.rows.find((r) => r.id === ledger.presentRowId);
   const drawn = useDetail(plan, catalogue, selected?.id ?? null, focus);
   const pointedAt = useDetail(
@@ -56,6 +58,7 @@ export function useRows(
     selected,
     drawn: drawn?.assessment,
     atTolerance: drawn?.atTolerance ?? undefined,
+    otherWeather: drawn?.otherWeather ?? undefined,
     pointedAt: pointedAt?.assessment,
     isStale: failed !== null || (answer.failureCount > 0 && answer.isFetching),
     problem: failed

@@ -10,6 +10,6 @@ export function useShownRows(): { rows: Row[]; hidden: number; firstPass: string
   return {
     rows,
     hidden: all.length - rows.length,
-    firstPass: rows.find((r) => r.verdict === 'PASS' && r.suitability === 'SUITED')?.id,
+    firstPass: rows.find((r) => r.verdict === 'PASS')?.id,
   };
 }

@@ -1,24 +1,31 @@
 import type { Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { levelText, shownReading, tied } from '../../../units';
-import { askedSentence, reasonClause, sentences } from '../../../words';
+import { askedSentence, capital, reasonClause, reasonText, sentences } from '../../../words';
 import type { Plan } from '../document/model';
 import { bandName, bandsOf, powerOn, requirementsOf } from '../document/model';
 import { isOfBands, phraseOf } from '../requirements/asked';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 
 /** What was asked, and what stands against it on the band that has least to spare. */
 export function AskedAndComes({ row }: { row: Row }) {
-  const { plan } = useSheet();
+  const sheet = useSheet();
+  const { plan } = sheet;
   const { reading } = usePreferences();
   const on = requirementsOf(plan).filter((r) => !r.off);
+  const bands = bandsOf(plan);
+  const first = row.reasons[0];
+  if (first?.requirement === null) {
+    // nobody asked for it, and it counts all the same
+    const band = first.band === null ? '' : bandName(bands[first.band]);
+    return <p>{tied(`${capital(reasonText(first, band, partsWith(row, sheet)(first)))}.`)}</p>;
+  }
   if (on.length === 0) {
     return <p className="text-soft">{sentences.nothingAsked}</p>;
   }
-  const bands = bandsOf(plan);
-  const first = row.reasons[0];
-  const concerned = first?.requirement == null ? on[0] : requirementsOf(plan)[first.requirement];
-  if (!first || !concerned) {
+  const concerned = first && requirementsOf(plan)[first.requirement];
+  if (!concerned) {
     const all = on.length === 1 ? 'what you asked' : `all ${on.length} things you asked`;
     return <p>{tied(`It meets ${all}: ${tightest(plan, row, reading)}.`)}</p>;
   }

@@ -11,9 +11,12 @@ const LIMITS = (['ICNIRP_2020', 'FCC_1_1310'] as const).map((value) => ({
   text: words.limits[value],
 }));
 
+/** The gain of a dipole half a wave long, in free space. */
+const DIPOLE_DBI = 2.15;
+
 /** How far to keep away while it sends; a caution, never a verdict. */
 export function NearTheAntenna({ near }: { near: NonNullable<BandAssessment['near']> }) {
-  const { plan, band, command, trouble } = useSheet();
+  const { plan, band, focus, command, trouble } = useSheet();
   const { lengths } = usePreferences();
   const exposure = plan.document.assessment?.exposure ?? {};
   const change = (to: typeof exposure) =>
@@ -23,7 +26,7 @@ export function NearTheAntenna({ near }: { near: NonNullable<BandAssessment['nea
     <p className="text-fine text-soft">
       {tied(
         nearSentence(
-          powerText(near.eirpW),
+          near.eirpW === null ? null : powerText(near.eirpW),
           near.distanceM === null ? null : lengthText(Number(near.distanceM.toFixed(1)), lengths),
           near.distanceM !== null && near.distanceM < near.farFieldFromM,
         ),
@@ -56,6 +59,20 @@ export function NearTheAntenna({ near }: { near: NonNullable<BandAssessment['nea
           </>
         )}
       </OpensInPlace>
+      {near.eirpW === null && (
+        <>
+          {' · '}
+          <button
+            type="button"
+            className="quiet"
+            onClick={() =>
+              command({ do: 'changeBand', band: focus, change: { antennaGainDbi: DIPOLE_DBI } })
+            }
+          >
+            Take {plain(DIPOLE_DBI, 2)} dBi, a dipole’s
+          </button>
+        </>
+      )}
     </p>
   );
 }

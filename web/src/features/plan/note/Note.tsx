@@ -20,6 +20,7 @@ import { Decisions } from './Decisions';
 import { Findings } from './Findings';
 import { headline } from './headline';
 import { oldPriceOf, useNow } from './oldPrice';
+import { OtherWeather } from './OtherWeather';
 import { Surroundings } from './Surroundings';
 import { Relaxations } from './Relaxations';
 import { WhatChanges } from './WhatChanges';
@@ -73,9 +74,10 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
         <p className="text-marginal">{tied(aboveLicence(radioW, settings.licencePowerW))}</p>
       )}
       {assessment && <Surroundings assessment={assessment} />}
+      <OtherWeather />
       <Certainty />
       <Relaxations ledger={ledger} />
-      {isAnythingAsked(plan) && ledger.relaxations.length === 0 && (
+      {(isAnythingAsked(plan) || isAllFailing(ledger)) && ledger.relaxations.length === 0 && (
         <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>
       )}
       <Choosing row={row} />
@@ -88,4 +90,9 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
       </p>
     </>
   );
+}
+
+/** Whether nothing of any kind gets through: what a part bears is judged even where nothing is asked. */
+function isAllFailing(ledger: Ledger): boolean {
+  return ledger.rows.every((r) => r.verdict === 'FAIL');
 }

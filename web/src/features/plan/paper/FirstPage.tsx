@@ -14,6 +14,7 @@ import { dateText, reasonText, words } from '../../../words';
 import { headline } from '../note/headline';
 import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../document/model';
 import { elementName } from '../run/elements';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { Page } from './Page';
 import { RunDrawing } from './RunDrawing';
@@ -30,7 +31,8 @@ interface Props {
 
 /** What it is, and what is needed for it. */
 export function FirstPage({ sheet, format, drawing }: Props) {
-  const { plan, version, catalogue, connectors, focus, band } = useSheet();
+  const context = useSheet();
+  const { plan, version, catalogue, connectors, focus, band } = context;
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const radioW = powerOn(plan, band);
@@ -52,7 +54,13 @@ export function FirstPage({ sheet, format, drawing }: Props) {
         {sheet.row.reasons.length > 0 &&
           `: ${sheet.row.reasons
             .slice(0, MOST_REASONS)
-            .map((r) => reasonText(r, r.band === null ? '' : bandName(bands[r.band])))
+            .map((r) =>
+              reasonText(
+                r,
+                r.band === null ? '' : bandName(bands[r.band]),
+                partsWith(sheet.row, context)(r),
+              ),
+            )
             .join('; ')}`}
         .
       </p>

@@ -1,9 +1,11 @@
 import { Link } from 'react-router';
 import { Fact, QuantityField, Select, TextField } from '../../../ui';
-import { plain } from '../../../units';
+import { plain, powerText } from '../../../units';
 import type { Element, Joint, Line } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { shortConnector } from './elements';
+
+type Rated = Extract<Element, { kind: 'DEVICE' | 'TRANSFORMER' }>;
 
 interface Props {
   element: Element;
@@ -40,6 +42,7 @@ export function ElementFacts({ element, index, name }: Props & { name: string })
         <>
           <Name element={element} index={index} />
           <Loss element={element} index={index} />
+          <Bears element={element} index={index} />
         </>
       );
     case 'TRANSFORMER':
@@ -60,6 +63,7 @@ export function ElementFacts({ element, index, name }: Props & { name: string })
             />
           </Fact>
           <Loss element={element} index={index} />
+          <Bears element={element} index={index} />
         </>
       );
   }
@@ -217,5 +221,44 @@ function Loss({ element, index }: { element: Exclude<Element, Line>; index: numb
         onTrouble={(message) => trouble(`loss ${index}`, message)}
       />
     </Fact>
+  );
+}
+
+/** What its maker says that it bears; what nobody has said is not judged. */
+function Bears({ element, index }: { element: Rated; index: number }) {
+  const { command, trouble } = useSheet();
+  const change = (to: Partial<Rated>) =>
+    command({ do: 'changeElement', element: index, to: { ...element, ...to } });
+  return (
+    <>
+      <Fact label="bears on average">
+        <QuantityField
+          label="average power it bears"
+          keptAs={`bears ${element.id ?? index}`}
+          kind="power"
+          unit="w"
+          unitLabel="W"
+          value={element.averagePowerW}
+          show={(v) => plain(v)}
+          say={powerText}
+          onCommit={(averagePowerW) => change({ averagePowerW })}
+          onTrouble={(message) => trouble(`bears ${index}`, message)}
+        />
+      </Fact>
+      <Fact label="and at the peak">
+        <QuantityField
+          label="peak voltage it bears"
+          keptAs={`peak ${element.id ?? index}`}
+          kind="voltage"
+          unit="v"
+          unitLabel="V"
+          value={element.peakVoltageV}
+          show={(v) => plain(v)}
+          say={(v) => `${plain(v)} V`}
+          onCommit={(peakVoltageV) => change({ peakVoltageV })}
+          onTrouble={(message) => trouble(`peak ${index}`, message)}
+        />
+      </Fact>
+    </>
   );
 }

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { Fact, QuantityField } from '../../../ui';
-import { levelText, plain, shownReading } from '../../../units';
+import { levelText, plain, powerText, shownReading } from '../../../units';
 import { sentences, words } from '../../../words';
 import type { Matching } from '../document/model';
 import { bandName, matchingLossOn, matchingOn, powerOn, radioOf } from '../document/model';
@@ -42,6 +42,39 @@ export function Places({ matching }: { matching: Matching }) {
             onTrouble={(message) => trouble('matching range', message)}
           />
         </Fact>
+      )}
+      {isThere && radioOf(plan).matchesUpToSwr === undefined && (
+        <p className="text-small text-soft">{sentences.assumedRange}</p>
+      )}
+      {isThere && (
+        <Fact label="it bears on average">
+          <QuantityField
+            label="average power that the matching unit bears"
+            keptAs="unit bears"
+            kind="power"
+            unit="w"
+            unitLabel="W"
+            value={radioOf(plan).matchingAveragePowerW}
+            show={(v) => plain(v)}
+            say={powerText}
+            onCommit={(matchingAveragePowerW) =>
+              command({ do: 'changeRadio', change: { matchingAveragePowerW } })
+            }
+            onTrouble={(message) => trouble('unit bears', message)}
+          />
+        </Fact>
+      )}
+      {isThere && (
+        <label className="flex items-baseline gap-2">
+          <input
+            type="checkbox"
+            checked={radioOf(plan).matchingIsBalanced === true}
+            onChange={(e) =>
+              command({ do: 'changeRadio', change: { matchingIsBalanced: e.target.checked } })
+            }
+          />
+          a balanced line may be joined to it
+        </label>
       )}
       {isThere && (
         <Fact label="the unit itself loses">

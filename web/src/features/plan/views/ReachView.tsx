@@ -44,7 +44,7 @@ export function ReachView() {
     range: [0, right],
     clamp: true,
   });
-  const rows = (answer.data?.rows ?? []).filter((r) => r.suitability === 'SUITED');
+  const rows = answer.data?.rows ?? [];
 
   if (!isAnythingAsked(plan)) {
     return <p className="px-4 py-6 text-soft">{sentences.nothingAskedReach}</p>;
@@ -152,6 +152,15 @@ function saidOf(row: Row, plan: Plan, lengths: 'm' | 'ft'): string {
   const least = leastReach(row);
   if (!least) return '–';
   const by = least.band === null ? 'cost or mass' : bandName(bandsOf(plan)[least.band]);
+  const said = reachText(least, by, lengths);
+  return least.extrapolated ? `${said}; extrapolated` : said;
+}
+
+function reachText(
+  least: NonNullable<ReturnType<typeof leastReach>>,
+  by: string,
+  lengths: 'm' | 'ft',
+): string {
   switch (least.kind) {
     case 'NOT_EVEN_NONE':
       return least.band === null ? 'not even none, by cost' : `not even none, on ${by}`;

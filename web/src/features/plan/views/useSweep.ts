@@ -107,7 +107,7 @@ export function curvesOf(
 
 /** The row that is shown, the one in the run, and the first that passes. */
 export function usualRows(ledger: Ledger | undefined, selected: string | undefined): string[] {
-  const first = ledger?.rows.find((r) => r.verdict === 'PASS' && r.suitability === 'SUITED')?.id;
+  const first = ledger?.rows.find((r) => r.verdict === 'PASS')?.id;
   const usual = [selected, ledger?.presentRowId, first].filter((id) => id != null);
   return [...new Set(usual)];
 }

@@ -54,11 +54,12 @@ public record AssessmentResponse(List<BandResponse> bands) {
     /**
      * Near the antenna: a caution with its assumptions, never a verdict.
      *
-     * @param eirpW at the radio's peak
-     * @param distanceM where the average power density falls to the limit; null where the set states none here
+     * @param eirpW at the radio's peak; null where nobody has said the gain of the antenna
+     * @param distanceM where the average power density falls to the limit; null likewise, and where the set states none here
      * @param farFieldFromM nearer than this the estimate does not hold
      */
-    public record NearResponse(double eirpW, @Nullable Double distanceM, double farFieldFromM, LimitSet limits) {}
+    public record NearResponse(
+            @Nullable Double eirpW, @Nullable Double distanceM, double farFieldFromM, LimitSet limits) {}
 
     public record RangeResponse(double min, double max) {}
 

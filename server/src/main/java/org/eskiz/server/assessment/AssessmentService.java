@@ -42,7 +42,7 @@ public class AssessmentService {
         errors.throwIfAny();
         WorkEstimate.of(request).requireAssessment(errors);
         Run run = new DocumentMapper(catalogue).run(request);
-        List<Band> bands = DocumentMapper.bands(request);
+        List<Band> bands = new DocumentMapper(catalogue).bands(request);
         List<RunAssessment> assessments = new ArrayList<>();
         for (int i = 0; i < bands.size(); i++) {
             assessments.add(assess(run, bands.get(i), i, errors));
@@ -62,7 +62,7 @@ public class AssessmentService {
         }
         errors.throwIfAny();
         WorkEstimate.of(request).requireProfile(errors);
-        Band band = DocumentMapper.bands(request).get(0);
+        Band band = new DocumentMapper(catalogue).bands(request).get(0);
         if (band.radio().powerW().isEmpty()) {
             errors.add("radio.powerW", "must be given: without power there is no voltage along the run");
             errors.throwIfAny();
@@ -84,9 +84,8 @@ public class AssessmentService {
         new DocumentValidator(catalogue, errors).complete(request);
         errors.throwIfAny();
         Run run = new DocumentMapper(catalogue).run(request);
-        return new CarriedResponse(DocumentMapper.bands(request).stream()
-                .map(band -> carried(run, band))
-                .toList());
+        return new CarriedResponse(new DocumentMapper(catalogue)
+                .bands(request).stream().map(band -> carried(run, band)).toList());
     }
 
     private static CarriedLoadResponse carried(Run run, Band band) {

@@ -2,6 +2,7 @@ package org.eskiz.server.assessment;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.exposure.Exposure;
 import org.eskiz.core.run.Run;
@@ -76,15 +77,17 @@ public final class BandMapper {
 
     /** Null for a receiver. */
     private AssessmentResponse.NearResponse near(BandSpec band, RunAssessment a) {
+        if (a.powerAtAntennaW().isEmpty()) {
+            return null;
+        }
         double frequencyMHz = a.conditions().frequencyMHz();
-        return surroundings
-                .exposure(band, DocumentMapper.duty(radio, band), a)
-                .map(e -> new AssessmentResponse.NearResponse(
-                        e.eirpW(),
-                        boxed(e.distanceM(frequencyMHz, surroundings.limits())),
-                        Exposure.farFieldFromM(frequencyMHz),
-                        surroundings.limits()))
-                .orElse(null);
+        Optional<Exposure> known = surroundings.exposure(band, DocumentMapper.duty(radio, band), a);
+        return new AssessmentResponse.NearResponse(
+                known.map(Exposure::eirpW).orElse(null),
+                known.map(e -> boxed(e.distanceM(frequencyMHz, surroundings.limits())))
+                        .orElse(null),
+                Exposure.farFieldFromM(frequencyMHz),
+                surroundings.limits());
     }
 
     public static Double boxed(OptionalDouble value) {

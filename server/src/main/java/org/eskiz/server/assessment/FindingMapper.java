@@ -14,6 +14,7 @@ import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.RadioSpec;
+import org.eskiz.server.document.RatingsMapper;
 import org.eskiz.server.document.RunElement;
 
 /** Writes what the core found about a run on a band. */
@@ -41,7 +42,15 @@ final class FindingMapper {
                 elements.stream().map(e -> DocumentMapper.part(e, catalogue)).toList();
         List<OptionalDouble> pieceLengthsM =
                 elements.stream().map(this::pieceLengthM).toList();
-        return Findings.of(run, parts, pieceLengthsM, DocumentMapper.matchesUpToSwr(radio), a).stream()
+        var ratings = new RatingsMapper(catalogue);
+        return Findings.of(
+                        run,
+                        parts,
+                        pieceLengthsM,
+                        elements.stream().map(ratings::of).toList(),
+                        DocumentMapper.unit(radio),
+                        a)
+                .stream()
                 .map(f -> response(f, band))
                 .toList();
     }
@@ -61,6 +70,12 @@ final class FindingMapper {
             return junction(f.junction(), band);
         } else if (finding instanceof Finding.OtherLength f) {
             return otherLength(f, band);
+        } else if (finding instanceof Finding.CopperCladSteel f) {
+            return copperClad(f, band);
+        } else if (finding instanceof Finding.TransformerEstimated f) {
+            return estimated(f, band);
+        } else if (finding instanceof Finding.RatingUnknown f) {
+            return ratingUnknown(f, band);
         } else if (finding instanceof Finding.NoLoad f) {
             return swr("NO_LOAD", band, f.swr(), f.fromSwr(), "this is as good as no load");
         } else if (finding instanceof Finding.RadioSeesSwr f) {
@@ -126,6 +141,39 @@ final class FindingMapper {
                 band.id(),
                 Map.of("piece", label, "lengthM", f.lengthM(), "inRunM", f.inRunM()),
                 "%s is %s m long, and stands here with %s m".formatted(label, f.lengthM(), f.inRunM()));
+    }
+
+    private FindingResponse copperClad(Finding.CopperCladSteel f, BandSpec band) {
+        RunElement.Line line = (RunElement.Line) elements.get(f.element());
+        String note = line.typeIn(catalogue).map(t -> t.facts().note()).orElse(null);
+        return new FindingResponse(
+                "COPPER_CLAD_STEEL",
+                FindingResponse.Severity.CAUTION,
+                line.id(),
+                band.id(),
+                Map.of("element", f.element(), "of", sheetName(line)),
+                note == null ? "more loss than the square-root law says, for a steel centre" : note);
+    }
+
+    private FindingResponse estimated(Finding.TransformerEstimated f, BandSpec band) {
+        return new FindingResponse(
+                "TRANSFORMER_ESTIMATED",
+                FindingResponse.Severity.CAUTION,
+                elements.get(f.element()).id(),
+                band.id(),
+                Map.of("element", f.element(), "lossDb", f.lossDb()),
+                "what the transformer loses at this SWR is an estimate: a real core is limited by its own voltage and current");
+    }
+
+    private FindingResponse ratingUnknown(Finding.RatingUnknown f, BandSpec band) {
+        boolean isUnit = f.element().isEmpty();
+        return new FindingResponse(
+                "RATING_UNKNOWN",
+                FindingResponse.Severity.INFO,
+                isUnit ? null : elements.get(f.element().getAsInt()).id(),
+                band.id(),
+                isUnit ? Map.of() : Map.of("element", f.element().getAsInt()),
+                isUnit ? "nobody has said what the matching unit bears" : "nobody has said what this part bears");
     }
 
     /** An SWR without bound has no number in JSON, and is left out. */

@@ -93,7 +93,7 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Sweep> sweeps, Settings.To
             return new InsertionLoss.Flat(joint.lossDb());
         }
         Connector c = connectors.connector(joint.connectorKey()).orElseThrow();
-        return new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz());
+        return c.loss();
     }
 
     private static TestRow row(ReadingRequest reading, BenchMethod method) {

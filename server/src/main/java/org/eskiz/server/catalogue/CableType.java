@@ -29,6 +29,12 @@ public record CableType(
         Cable fittedCable,
         double worstRelativeResidual) {
 
+    /** What the computation makes of it on a dry or on a wet day. */
+    public Cable cableOn(boolean isWet) {
+        Double times = facts.construction().wetTimes();
+        return isWet && times != null ? fittedCable.withAttenuationScaledBy(times) : fittedCable;
+    }
+
     /**
      * What is known of a type. Two revisions with equal facts say the same.
      *

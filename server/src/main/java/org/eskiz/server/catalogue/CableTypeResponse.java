@@ -7,9 +7,12 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.core.cable.SheetCheck;
+import org.eskiz.core.cable.ShieldBore;
 import org.jspecify.annotations.Nullable;
 
 /** A cable type on the wire, where its groups are one flat object. */
@@ -58,6 +61,8 @@ record CableTypeResponse(
             @Nullable
             Double floorK1,
 
+            @Nullable ShieldBoreResponse floorBore,
+
             @Schema(description = "some row of its sheet loses less than copper of its size allows")
             boolean tooGoodToBeTrue) {
 
@@ -67,9 +72,15 @@ record CableTypeResponse(
             return new FittedSheetResponse(
                     new FitResponse(law.k1(), law.k2(), type.worstRelativeResidual()),
                     floorK1,
+                    CableTypeResponse.shieldBore(type.facts())
+                            .map(b -> new ShieldBoreResponse(b.mm(), b.known()))
+                            .orElse(null),
                     floorK1 != null && SheetCheck.isBelowTheFloor(type.facts().points(), floorK1));
         }
     }
+
+    /** How wide the shield is within, for the floor, and where that figure comes from. */
+    record ShieldBoreResponse(double mm, ShieldBore.Known known) {}
 
     record FitResponse(double k1, double k2, double worstRelativeResidual) {}
 
@@ -98,9 +109,22 @@ record CableTypeResponse(
 
     static Double floorK1(CableType.Facts facts) {
         Construction made = facts.construction();
-        Double across = facts.mechanics().outerDiameterMm();
-        return made.balanced() || across == null
-                ? null
-                : CopperFloor.ofCoax(made.impedanceOhm(), made.velocityFactor(), across);
+        return shieldBore(facts)
+                .map(bore -> CopperFloor.ofCoax(made.impedanceOhm(), made.velocityFactor(), bore))
+                .orElse(null);
+    }
+
+    private static Optional<ShieldBore> shieldBore(CableType.Facts facts) {
+        Construction made = facts.construction();
+        return made.balanced()
+                ? Optional.empty()
+                : ShieldBore.of(
+                        optional(made.shieldBoreMm()),
+                        optional(facts.mechanics().outerDiameterMm()),
+                        requireNonNullElse(made.shield(), ""));
+    }
+
+    private static OptionalDouble optional(@Nullable Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 }

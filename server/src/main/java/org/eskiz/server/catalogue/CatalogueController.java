@@ -114,6 +114,12 @@ class CatalogueController {
         return catalogue.current().connectors();
     }
 
+    @GetMapping("/connectors/{key}/revisions")
+    @Operation(operationId = "listConnectorRevisions", summary = "Everything a connector ever was, newest first")
+    List<Connector> connectorRevisions(@PathVariable String key) {
+        return ownConnectors.history(key);
+    }
+
     @PostMapping(path = "/connectors", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
     @Operation(operationId = "createConnector", summary = "Store a connector of one's own")

@@ -2,28 +2,36 @@ package org.eskiz.server.catalogue;
 
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.Optional;
+import org.eskiz.core.cable.Bump;
+import org.eskiz.core.cable.InsertionLoss;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A kind of connector; figures are those of one mated pair: of what came with Eskiz they are typical, and the price is a
  * sample.
  *
+ * @param impedanceOhm null for one that stands in that of its line
  * @param c1DbPerSqrtMHz loss of a mated pair is c1·√f + c2·f² dB, f in MHz
+ * @param bumpOhm where it is not of constant impedance: that of a short length in it; null for none
+ * @param bumpMm the length, as light travels; null likewise
  * @param averagePowerW at {@code ratedAtMHz}; it falls as one over the square root of frequency; null where not known
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
  * @param lossDb of a mated pair at {@code lossAtMHz}, for whoever wants one number
  * @param price null where not known
  * @param pricedOn day of the price; null where not known
- * @param revision of one's own: grows with every change
+ * @param revision grows with every change
  * @param retired whether it is not offered any more
  */
 public record Connector(
         String key,
         int revision,
         String name,
-        double impedanceOhm,
+        @Nullable Double impedanceOhm,
         double c1DbPerSqrtMHz,
         double c2DbPerMHz2,
+        @Nullable Double bumpOhm,
+        @Nullable Double bumpMm,
         double maxMHz,
         double lossDb,
         double lossAtMHz,
@@ -38,4 +46,15 @@ public record Connector(
         @Nullable LocalDate pricedOn,
         @Nullable String note,
         boolean builtIn,
-        boolean retired) {}
+        boolean retired) {
+
+    /** What a mated pair turns into heat. */
+    public InsertionLoss loss() {
+        return new InsertionLoss.MatedPair(c1DbPerSqrtMHz, c2DbPerMHz2, maxMHz);
+    }
+
+    /** What it reflects; empty where it is of constant impedance. */
+    public Optional<Bump> bump() {
+        return bumpOhm == null || bumpMm == null ? Optional.empty() : Optional.of(new Bump(bumpOhm, bumpMm));
+    }
+}

@@ -32,13 +32,16 @@ class ConnectorEntity {
     String key;
     int position;
     String name;
-    double impedanceOhm;
+    Double impedanceOhm;
 
     @Column(name = "c1_db_per_sqrt_mhz")
     double c1DbPerSqrtMHz;
 
     @Column(name = "c2_db_per_mhz2")
     double c2DbPerMHz2;
+
+    Double bumpOhm;
+    Double bumpMm;
 
     @Column(name = "max_mhz")
     double maxMHz;
@@ -73,6 +76,8 @@ class ConnectorEntity {
         impedanceOhm = other.impedanceOhm;
         c1DbPerSqrtMHz = other.c1DbPerSqrtMHz;
         c2DbPerMHz2 = other.c2DbPerMHz2;
+        bumpOhm = other.bumpOhm;
+        bumpMm = other.bumpMm;
         maxMHz = other.maxMHz;
         peakVoltageV = other.peakVoltageV;
         averagePowerW = other.averagePowerW;
@@ -96,6 +101,8 @@ class ConnectorEntity {
                 impedanceOhm,
                 c1DbPerSqrtMHz,
                 c2DbPerMHz2,
+                bumpOhm,
+                bumpMm,
                 maxMHz,
                 pair.lossDb(lossAtMHz),
                 lossAtMHz,

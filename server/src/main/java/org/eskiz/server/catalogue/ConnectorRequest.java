@@ -14,6 +14,9 @@ import org.eskiz.server.problem.Within;
  * @param revision that the change starts from; null to write whatever was there
  * @param lossDb of a mated pair at one frequency; it grows with the square root of it
  * @param lossAtMHz where it loses that
+ * @param impedanceOhm null for one that stands in that of its line
+ * @param bumpOhm where it is not of constant impedance: that of a short length in it; goes with {@code bumpMm}
+ * @param bumpMm the length, as light travels
  * @param maxMHz up to which it is meant to be used
  * @param averagePowerW at {@code ratedAtMHz}; the two go together
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
@@ -27,7 +30,7 @@ public record ConnectorRequest(
         @NotNull(message = "must be given") @PlainText(max = 120, blank = false)
         String name,
 
-        @NotNull(message = "must be given") @Within(what = "impedance in Ω", min = 1, max = 2000)
+        @Within(what = "impedance in Ω", min = 1, max = 2000)
         Double impedanceOhm,
 
         @Within(what = "loss in dB", min = 0, max = 60) Double lossDb,
@@ -40,6 +43,12 @@ public record ConnectorRequest(
 
         @Within(what = "loss in dB per MHz²", min = 0, max = 60)
         Double c2DbPerMHz2,
+
+        @Within(what = "impedance of the bump in Ω", min = 1, max = 2000)
+        Double bumpOhm,
+
+        @Within(what = "length of the bump in mm", min = 0, max = 1000)
+        Double bumpMm,
 
         @NotNull(message = "must be given") @Within(what = "highest frequency in MHz", min = 0.1, max = 100_000)
         Double maxMHz,
@@ -77,6 +86,8 @@ public record ConnectorRequest(
                 null,
                 c.c1DbPerSqrtMHz(),
                 c.c2DbPerMHz2(),
+                c.bumpOhm(),
+                c.bumpMm(),
                 c.maxMHz(),
                 c.peakVoltageV(),
                 c.averagePowerW(),

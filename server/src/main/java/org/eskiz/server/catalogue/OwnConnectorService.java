@@ -6,9 +6,11 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -18,22 +20,26 @@ import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/**
- * Connectors of the operator's own. A decision keeps its figures itself, so what a connector said before is kept only where
- * an import changed it.
- */
+/** Connectors of the operator's own; what each said before is kept. */
 @Service
 class OwnConnectorService {
 
     private static final int PRICE_PLACES = 4;
 
     private final ConnectorRepository connectors;
+    private final ConnectorRevisionRepository revisions;
     private final OperatorService operators;
     private final IdempotentStore store;
     private final Clock clock;
 
-    OwnConnectorService(ConnectorRepository connectors, OperatorService operators, IdempotentStore store, Clock clock) {
+    OwnConnectorService(
+            ConnectorRepository connectors,
+            ConnectorRevisionRepository revisions,
+            OperatorService operators,
+            IdempotentStore store,
+            Clock clock) {
         this.connectors = connectors;
+        this.revisions = revisions;
         this.operators = operators;
         this.store = store;
         this.clock = clock;
@@ -106,7 +112,12 @@ class OwnConnectorService {
         if (request.revision() != null && request.revision() != mine.version) {
             throw changed(request, mine);
         }
-        mine.takeOver(entity(request));
+        ConnectorEntity said = entity(request);
+        said.key = mine.key;
+        if (!ConnectorRequest.of(said.connector()).equals(ConnectorRequest.of(mine.connector()))) {
+            revisions.save(ConnectorRevisionEntity.of(mine, Instant.now(clock)));
+            mine.takeOver(said);
+        }
         connectors.flush();
         return mine.connector();
     }
@@ -119,6 +130,17 @@ class OwnConnectorService {
                         requireNonNullElse(request.revision(), mine.version - 1),
                         mine.version),
                 mine.connector());
+    }
+
+    /** Everything a connector ever was, newest first. */
+    @Transactional(readOnly = true)
+    List<Connector> history(String key) {
+        ConnectorEntity now = connectors.findByKey(key).orElseThrow(() -> new NotFoundException("connector", key));
+        return Stream.concat(
+                        Stream.of(now.connector()),
+                        revisions.findByIdConnectorIdOrderByIdNumberDesc(now.id).stream()
+                                .map(r -> r.connector(now)))
+                .toList();
     }
 
     @Transactional
@@ -170,6 +192,9 @@ class OwnConnectorService {
         if ((request.averagePowerW() == null) != (request.ratedAtMHz() == null)) {
             errors.add("ratedAtMHz", "an average power and the frequency it is stated at go together");
         }
+        if ((request.bumpOhm() == null) != (request.bumpMm() == null)) {
+            errors.add("bumpMm", "the impedance of a bump and its length go together");
+        }
         boolean hasFigure = request.lossDb() != null && request.lossAtMHz() != null;
         if (hasFigure == (request.c1DbPerSqrtMHz() != null)) {
             errors.add("lossDb", "must be given with lossAtMHz, or c1DbPerSqrtMHz in its place, and not both");
@@ -191,6 +216,8 @@ class OwnConnectorService {
         boolean hasLaw = request.c1DbPerSqrtMHz() != null;
         c.c1DbPerSqrtMHz = hasLaw ? request.c1DbPerSqrtMHz() : request.lossDb() / Math.sqrt(request.lossAtMHz());
         c.c2DbPerMHz2 = hasLaw && request.c2DbPerMHz2() != null ? request.c2DbPerMHz2() : 0;
+        c.bumpOhm = request.bumpOhm();
+        c.bumpMm = request.bumpMm();
         c.maxMHz = request.maxMHz();
         c.peakVoltageV = request.peakVoltageV();
         c.averagePowerW = request.averagePowerW();

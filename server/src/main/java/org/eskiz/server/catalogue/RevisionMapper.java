@@ -22,11 +22,14 @@ final class RevisionMapper {
                 r.id,
                 r.createdAt,
                 facts,
-                Cable.ofSheet(
-                        facts.construction().impedanceOhm(),
-                        facts.construction().velocityFactor(),
-                        facts.points()),
+                cable(facts.construction(), facts.points()),
                 AttenuationFit.of(facts.points()).worstRelativeResidual());
+    }
+
+    private static Cable cable(Construction made, List<AttenuationPoint> points) {
+        Cable fitted = Cable.ofSheet(made.impedanceOhm(), made.velocityFactor(), points);
+        Cable followed = made.followsPoints() ? fitted.following(points) : fitted;
+        return made.copperCladSteel() ? followed.ofCopperCladSteel() : followed;
     }
 
     static CableType.Facts facts(CableTypeRevisionEntity r) {

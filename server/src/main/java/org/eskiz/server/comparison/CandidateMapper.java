@@ -156,7 +156,7 @@ final class CandidateMapper {
         CableType.Facts facts = type.facts();
         return new Candidate(
                 type.key(),
-                type.fittedCable(),
+                type.cableOn(request.assessment().isWet()),
                 facts.construction().balanced(),
                 price(facts.price()),
                 facts.price() == null

@@ -12,8 +12,8 @@ import org.jspecify.annotations.Nullable;
  * @param shortening the least that the run would have to be shorter for the next cheaper to get through
  * @param stepUp the cheapest of what loses less and costs more
  * @param farthest how far the row goes; null where it fails already, or nothing is asked that length could miss
- * @param highestMHz up to which the row does what is asked of the highest band; null where it fails already, nothing is
- *     asked, or no frequency that anybody plans for is too high
+ * @param highest up to which frequency the row does what is asked of the highest band; null where it fails already, nothing is
+ *     asked, it is used beyond a data sheet already, or no frequency that anybody plans for is too high
  * @param matchingMoved what moving the matching unit would do; null where there is none
  */
 public record ChangesResponse(
@@ -21,7 +21,7 @@ public record ChangesResponse(
         @Nullable ShorteningResponse shortening,
         @Nullable StepUpResponse stepUp,
         @Nullable FarthestResponse farthest,
-        @Nullable Double highestMHz,
+        @Nullable HighestResponse highest,
         @Nullable MatchingMovedResponse matchingMoved) {
 
     /**
@@ -51,6 +51,13 @@ public record ChangesResponse(
      * @param band position of the band that fails first; null for cost or mass
      */
     public record FarthestResponse(@Nullable Integer band, Reach.Kind kind, double lengthM) {}
+
+    /**
+     * Up to where the row does.
+     *
+     * @param endOfSheet whether no more than a data sheet ends there
+     */
+    public record HighestResponse(double frequencyMHz, boolean endOfSheet) {}
 
     /**
      * The matching unit at the other end.

@@ -43,6 +43,8 @@ public record ComparisonRequest(
         @Within(what = "ambient temperature in °C", min = -60, max = 120)
         Double ambientC,
 
+        Boolean wet,
+
         @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
 
         @Valid ReceiverSpec receiver,
@@ -99,11 +101,12 @@ public record ComparisonRequest(
     /** The ledger that a plan asks for. */
     public static ComparisonRequest of(PlanDocument plan, Catalogue catalogue) {
         AssessmentSpec a = plan.assessment() == null
-                ? new AssessmentSpec(null, null, null, null, null, null, null)
+                ? new AssessmentSpec(null, null, null, null, null, null, null, null)
                 : plan.assessment();
         return new ComparisonRequest(
                 a.radio(),
                 a.ambientC(),
+                a.wet(),
                 a.flatJointLossDb(),
                 a.receiver(),
                 a.exposure(),
@@ -137,6 +140,7 @@ public record ComparisonRequest(
         return new ComparisonRequest(
                 radio,
                 ambientC,
+                wet,
                 flatJointLossDb,
                 receiver,
                 exposure,
@@ -153,6 +157,6 @@ public record ComparisonRequest(
     }
 
     AssessmentSpec assessment() {
-        return new AssessmentSpec(radio, ambientC, flatJointLossDb, receiver, exposure, run, bands);
+        return new AssessmentSpec(radio, ambientC, wet, flatJointLossDb, receiver, exposure, run, bands);
     }
 }

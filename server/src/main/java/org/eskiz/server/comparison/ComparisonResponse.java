@@ -105,8 +105,9 @@ public record ComparisonResponse(
      *
      * @param lengthM of the candidate lines together; 0 where not even none would do, the farthest looked at where all would
      *     or nothing is asked
+     * @param extrapolated whether it rests on a figure from beyond a data sheet
      */
-    public record ReachResponse(Reach.Kind kind, double lengthM) {}
+    public record ReachResponse(Reach.Kind kind, double lengthM, boolean extrapolated) {}
 
     /** What stands in one of the candidate lines. */
     public record AssignmentResponse(
@@ -153,6 +154,7 @@ public record ComparisonResponse(
      * @param code {@code MISSED}, {@code LITTLE_TO_SPARE} and so on
      * @param band position of the band in the request; null for the run as a whole
      * @param requirement position of the requirement in the request; null where none is concerned
+     * @param element position in the run of the part that it is about; null for none, and for the matching unit
      */
     public record ReasonResponse(
             String code,
@@ -160,6 +162,8 @@ public record ComparisonResponse(
             @Nullable Integer band,
             @Nullable Integer requirement,
             @Nullable String bandId,
+            @Nullable Integer element,
+            @Nullable String elementId,
             ReasonValuesResponse values,
             String text) {}
 
@@ -167,9 +171,11 @@ public record ComparisonResponse(
      * The numbers of a reason, in the unit of the requirement's kind; money in a currency.
      *
      * @param kind null where no requirement is concerned
-     * @param asked null likewise, and for a plain yes
-     * @param reached null for a plain no, and for what is not known; else what stands against it; matched loss in dB where too much is lost, frequency in MHz where a figure
-     *     is extrapolated
+     * @param asked null for a plain yes; where no requirement is concerned, the limit that is no matter of asking: the SWR with
+     *     which a matching unit copes, or 1 for what a part bears
+     * @param reached null for a plain no, and for what is not known; else what stands against it; matched loss in dB where too
+     *     much is lost, frequency in MHz where a figure is extrapolated, how many times over a part bears what it gets, the
+     *     impedance in Ω of a balanced line
      */
     public record ReasonValuesResponse(
             RequirementSpec.@Nullable Kind kind,
@@ -181,6 +187,7 @@ public record ComparisonResponse(
      * A cell with its elements.
      *
      * @param atTolerance total loss at both ends of what the cables may be off; null where nothing is to be assessed
+     * @param otherWeather what it would be on a wet day, or on a dry one; null where that is all the same
      * @param profile what happens along the run, where it was asked for and anything is sent
      */
     public record DetailResponse(
@@ -188,7 +195,16 @@ public record ComparisonResponse(
             int band,
             AssessmentResponse.BandResponse assessment,
             @Nullable LossRangeResponse atTolerance,
+            @Nullable WeatherResponse otherWeather,
             @Nullable ProfileResponse profile) {}
+
+    /**
+     * A day of the other kind.
+     *
+     * @param wet whether it is the wet one
+     */
+    public record WeatherResponse(
+            boolean wet, double totalLossDb, @Nullable Double powerAtAntennaW) {}
 
     /** Total loss when every line loses as little or as much as its tolerance allows. */
     public record LossRangeResponse(double leastDb, double mostDb) {}

@@ -212,7 +212,7 @@ public class ComparisonService {
             Comparison comparison = Comparison.in(
                     place.place(candidates.sections()),
                     place.purchase(),
-                    DocumentMapper.bands(request.assessment()),
+                    new DocumentMapper(catalogue).bands(request.assessment()),
                     asked.requirements());
             var mapper = new RowMapper(request, candidates, asked, comparison, catalogue);
             return new Prepared(

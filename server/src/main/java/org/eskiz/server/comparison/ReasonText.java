@@ -24,9 +24,23 @@ final class ReasonText {
             case MISSED_AT_WORST_ANGLE -> "%s missed%s at the worst angle of the load".formatted(what, on);
             case MISSED_AT_TOLERANCE -> "%s missed%s at the unlucky end of the tolerance".formatted(what, on);
             case LITTLE_TO_SPARE -> what + ": little to spare" + on;
-            case EXTRAPOLATED -> "beyond a data sheet" + on;
+            case EXTRAPOLATED -> "beyond what is known of a part" + on;
+            case TOO_HOT, NEARLY_TOO_HOT -> bears(reason, "heat") + on;
+            case TOO_HIGH_VOLTAGE, NEARLY_TOO_HIGH_VOLTAGE -> bears(reason, "voltage") + on;
+            case BEYOND_MATCHING_UNIT, BEYOND_MATCHING_UNIT_AT_WORST_ANGLE, BEYOND_ASSUMED_MATCHING_UNIT ->
+                "an SWR of %s is beyond the matching unit, which copes with %s"
+                                .formatted(
+                                        figure(reason.reached().orElseThrow()),
+                                        figure(reason.limit().orElseThrow()))
+                        + on;
+            case BALANCED_MEETS_UNBALANCED -> "a balanced line meets what is not balanced" + on;
             case UNKNOWN -> what + ": not known" + on;
         };
+    }
+
+    private static String bears(Reason reason, String what) {
+        return "a part bears the %s %s times over"
+                .formatted(what, figure(reason.reached().orElseThrow()));
     }
 
     private static String missed(Reason reason, Kind kind, String what) {

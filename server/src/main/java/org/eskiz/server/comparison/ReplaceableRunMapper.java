@@ -49,7 +49,15 @@ final class ReplaceableRunMapper {
     }
 
     private ReplaceableRun.Known known(RunElement element) {
-        return new ReplaceableRun.Known(ratings.of(element), tolerance(element), connector(element));
+        return new ReplaceableRun.Known(
+                ratings.of(element), tolerance(element), isBalanced(element), connector(element));
+    }
+
+    private boolean isBalanced(RunElement element) {
+        return element instanceof RunElement.Line line
+                && line.typeIn(catalogue)
+                        .map(t -> t.facts().construction().balanced())
+                        .orElse(false);
     }
 
     private double tolerance(RunElement element) {

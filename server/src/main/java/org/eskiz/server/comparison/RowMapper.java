@@ -80,7 +80,9 @@ final class RowMapper {
                         : new ComparisonResponse.MassResponse(row.massKg().getAsDouble()),
                 cells(row),
                 isReachWanted ? reach(row) : List.of(),
-                isReachWanted ? comparison.reachOfRun(row).map(RowMapper::reach).orElse(null) : null);
+                isReachWanted
+                        ? comparison.reachOfRun(row).map(r -> reach(r, false)).orElse(null)
+                        : null);
     }
 
     private boolean hasSamplePrice(Row row) {
@@ -94,13 +96,23 @@ final class RowMapper {
                 .toList();
         return onBands.stream().allMatch(Optional::isEmpty)
                 ? List.of()
-                : onBands.stream()
-                        .map(r -> reach(r.orElse(new Reach(Reach.Kind.BEYOND, Reach.FARTHEST_M))))
+                : IntStream.range(0, onBands.size())
+                        .mapToObj(band -> reach(
+                                onBands.get(band).orElse(new Reach(Reach.Kind.BEYOND, Reach.FARTHEST_M)),
+                                isExtrapolated(row, band)))
                         .toList();
     }
 
-    private static ReachResponse reach(Reach reach) {
-        return new ReachResponse(reach.kind(), reach.lengthM());
+    private static boolean isExtrapolated(Row row, int band) {
+        return row.cells()
+                .get(band)
+                .assessment()
+                .map(RunAssessment::isExtrapolated)
+                .orElse(false);
+    }
+
+    private static ReachResponse reach(Reach reach, boolean isExtrapolated) {
+        return new ReachResponse(reach.kind(), reach.lengthM(), isExtrapolated);
     }
 
     Optional<ComparisonResponse.DetailResponse> detail(Row row, ComparisonRequest.CellRequest cell) {
@@ -114,6 +126,7 @@ final class RowMapper {
                     cell.band(),
                     new BandMapper(catalogue, filled, a.run()).band(band, a),
                     atTolerance(row, cell.band()),
+                    otherWeather(filled, cell.band()),
                     isProfiled ? profile(filled, band, a) : null);
         });
     }
@@ -126,6 +139,25 @@ final class RowMapper {
             run.set(at, candidates.entry(filling.get(i).id()).inPlaceOf((RunElement.Line) run.get(at)));
         }
         return request.assessment().withRun(run);
+    }
+
+    /** What it would be on a wet day, or on a dry one; null where that is all the same. */
+    private ComparisonResponse.WeatherResponse otherWeather(AssessmentSpec filled, int band) {
+        boolean isTheSame = filled.run().stream().noneMatch(this::losesMoreWhenWet);
+        return isTheSame
+                ? null
+                : comparison
+                        .assessment(new DocumentMapper(catalogue).run(filled.inOtherWeather()), band)
+                        .map(a -> new ComparisonResponse.WeatherResponse(
+                                !filled.isWet(), a.totalLossDb(), BandMapper.boxed(a.powerAtAntennaW())))
+                        .orElse(null);
+    }
+
+    private boolean losesMoreWhenWet(RunElement element) {
+        return element instanceof RunElement.Line line
+                && line.typeIn(catalogue)
+                        .map(t -> t.facts().construction().wetTimes() != null)
+                        .orElse(false);
     }
 
     private ComparisonResponse.LossRangeResponse atTolerance(Row row, int band) {
@@ -199,7 +231,7 @@ final class RowMapper {
                 kind.orElse(null),
                 isYesOrNo
                         ? null
-                        : reason.requirement().map(Requirement::threshold).orElse(null),
+                        : reason.requirement().map(Requirement::threshold).orElse(BandMapper.boxed(reason.limit())),
                 isYesOrNo || reason.reached().isEmpty()
                         ? null
                         : BandMapper.finite(reason.reached().getAsDouble()),
@@ -213,6 +245,10 @@ final class RowMapper {
                 boxed(reason.band()),
                 reason.requirement().map(asked::positionOf).orElse(null),
                 band == null ? null : band.id(),
+                boxed(reason.element()),
+                reason.element().isEmpty()
+                        ? null
+                        : request.run().get(reason.element().getAsInt()).id(),
                 values,
                 ReasonText.of(reason, kind, band));
     }
@@ -289,7 +325,9 @@ final class RowMapper {
                         .map(f -> new ChangesResponse.FarthestResponse(
                                 boxed(f.band()), f.reach().kind(), f.reach().lengthM()))
                         .orElse(null),
-                BandMapper.boxed(changes.highest()),
+                changes.highest()
+                        .map(h -> new ChangesResponse.HighestResponse(h.frequencyMHz(), h.isEndOfSheet()))
+                        .orElse(null),
                 changes.matchingMoved()
                         .map(m -> new ChangesResponse.MatchingMovedResponse(
                                 m.to(), row(m.row()), m.first().map(this::row).orElse(null)))

@@ -10,6 +10,7 @@ import org.eskiz.server.problem.Within;
  * A run, what feeds it, and the bands to look at.
  *
  * @param ambientC temperature of the cable, default 20
+ * @param wet whether lines that lose more when they are wet are wet, default false
  * @param flatJointLossDb what every joint is charged that states no loss of its own, in dB; null for what is typical of
  *     its connector
  * @param receiver what listens, and how noisy the place is
@@ -20,6 +21,8 @@ public record AssessmentSpec(
 
         @Within(what = "ambient temperature in °C", min = -60, max = 120)
         Double ambientC,
+
+        Boolean wet,
 
         @Within(what = Ranges.LOSS, min = 0, max = 60) Double flatJointLossDb,
 
@@ -37,6 +40,15 @@ public record AssessmentSpec(
 
     /** The same with another run. */
     public AssessmentSpec withRun(List<RunElement> other) {
-        return new AssessmentSpec(radio, ambientC, flatJointLossDb, receiver, exposure, other, bands);
+        return new AssessmentSpec(radio, ambientC, wet, flatJointLossDb, receiver, exposure, other, bands);
+    }
+
+    /** The same in the other weather. */
+    public AssessmentSpec inOtherWeather() {
+        return new AssessmentSpec(radio, ambientC, !isWet(), flatJointLossDb, receiver, exposure, run, bands);
+    }
+
+    public boolean isWet() {
+        return Boolean.TRUE.equals(wet);
     }
 }

@@ -3,9 +3,11 @@ package org.eskiz.server.document;
 import static java.util.Objects.requireNonNullElse;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.AttenuationPoint;
+import org.eskiz.core.cable.Bump;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.choice.Band;
@@ -14,6 +16,7 @@ import org.eskiz.core.run.Element;
 import org.eskiz.core.run.LineJunction;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.Matching;
+import org.eskiz.core.run.MatchingUnit;
 import org.eskiz.core.run.Radio;
 import org.eskiz.core.run.Run;
 import org.eskiz.server.catalogue.Catalogue;
@@ -25,8 +28,7 @@ public final class DocumentMapper {
     private static final double DEFAULT_IMPEDANCE_OHM = 50;
     private static final double DEFAULT_AMBIENT_C = 20;
     private static final double DEFAULT_DUTY = 1;
-    private static final double DEFAULT_MATCHES_UP_TO = 3;
-    private static final RadioSpec UNSTATED_RADIO = new RadioSpec(null, null, null, null, null, null, null);
+    private static final RadioSpec UNSTATED_RADIO = new RadioSpec(null, null, null, null, null, null, null, null, null);
 
     private final Catalogue catalogue;
 
@@ -35,12 +37,17 @@ public final class DocumentMapper {
     }
 
     public Run run(AssessmentSpec request) {
-        return new Run(request.run().stream()
-                .map(e -> element(e, request.flatJointLossDb()))
-                .toList());
+        return run(request.run(), new Terms(request.flatJointLossDb(), request.isWet()));
     }
 
-    public static List<Band> bands(AssessmentSpec request) {
+    /** On which every element of a run is taken. */
+    private record Terms(Double flatJointLossDb, boolean isWet) {}
+
+    private Run run(List<RunElement> elements, Terms terms) {
+        return new Run(elements.stream().map(e -> element(e, terms)).toList());
+    }
+
+    public List<Band> bands(AssessmentSpec request) {
         RadioSpec radio = requireNonNullElse(request.radio(), UNSTATED_RADIO);
         double ambientC = requireNonNullElse(request.ambientC(), DEFAULT_AMBIENT_C);
         var surroundings = new Surroundings(request.receiver(), request.exposure());
@@ -48,8 +55,10 @@ public final class DocumentMapper {
                 .map(b -> new Band(
                         radio(radio, b),
                         new Conditions(b.frequencyMHz(), ambientC),
-                        load(b.load()),
+                        // nobody knows the weather of the day of a reading
+                        load(b.load(), new Terms(request.flatJointLossDb(), false)),
                         duty(radio, b),
+                        unit(radio),
                         optional(b.antennaGainDbi()),
                         surroundings.listening(b.frequencyMHz())))
                 .toList();
@@ -64,9 +73,14 @@ public final class DocumentMapper {
                 requireNonNullElse(or(band.foldback(), radio.foldback()), false));
     }
 
-    /** The largest SWR that the matching unit copes with. */
-    public static double matchesUpToSwr(RadioSpec radio) {
-        return requireNonNullElse(requireNonNullElse(radio, UNSTATED_RADIO).matchesUpToSwr(), DEFAULT_MATCHES_UP_TO);
+    /** What is known of the matching unit besides its loss. */
+    public static MatchingUnit unit(RadioSpec radio) {
+        RadioSpec stated = requireNonNullElse(radio, UNSTATED_RADIO);
+        return new MatchingUnit(
+                requireNonNullElse(stated.matchesUpToSwr(), MatchingUnit.ASSUMED_UP_TO_SWR),
+                stated.matchesUpToSwr() != null,
+                Boolean.TRUE.equals(stated.matchingIsBalanced()),
+                optional(stated.matchingAveragePowerW()));
     }
 
     /** Average over peak power on a band. */
@@ -75,22 +89,23 @@ public final class DocumentMapper {
         return requireNonNullElse(or(band.duty(), stated.duty()), DEFAULT_DUTY);
     }
 
-    private static Load load(LoadSpec load) {
+    private Load load(LoadSpec load, Terms terms) {
         if (load.swr() != null) {
             return new Load.SwrAtAntenna(load.swr(), optional(load.referenceOhm()));
         }
         if (load.swrAtRadio() != null) {
-            return new Load.SwrAtRadio(load.swrAtRadio(), optional(load.referenceOhm()));
+            Optional<Run> through = Optional.ofNullable(load.through()).map(t -> run(t, terms));
+            return new Load.SwrAtRadio(load.swrAtRadio(), optional(load.referenceOhm()), through);
         }
         return new Load.Impedance(load.resistanceOhm(), load.reactanceOhm());
     }
 
-    private Element element(RunElement element, Double flatJointLossDb) {
+    private Element element(RunElement element, Terms terms) {
         if (element instanceof RunElement.Line line) {
-            return new Element.Line(cable(line), line.lengthM());
+            return new Element.Line(cable(line, terms.isWet()), line.lengthM());
         }
         if (element instanceof RunElement.Joint joint) {
-            return joint(joint, flatJointLossDb);
+            return joint(joint, terms.flatJointLossDb());
         }
         if (element instanceof RunElement.Device device) {
             return new Element.Pad(flat(device.lossDb()), optional(device.impedanceOhm()));
@@ -99,21 +114,25 @@ public final class DocumentMapper {
         return new Element.Transformer(transformer.impedanceRatio(), flat(transformer.lossDb()));
     }
 
-    /** The schools of joint loss: a figure of its own, a flat one for every joint, or what is typical of the connector. */
+    /**
+     * The schools of joint loss: a figure of its own, a flat one for every joint, or what is typical of the connector. They say
+     * what becomes heat; what a connector reflects is its own, whatever the school.
+     */
     private Element joint(RunElement.Joint joint, Double flatJointLossDb) {
+        Optional<Bump> own = Optional.ofNullable(joint.bump()).map(b -> new Bump(b.impedanceOhm(), b.lengthMm()));
         if (joint.connectorKey() == null) {
-            return new Element.Pad(flat(joint.lossDb()), optional(joint.impedanceOhm()));
+            return new Element.Pad(flat(joint.lossDb()), optional(joint.impedanceOhm()), own);
         }
         Connector c = catalogue.connector(joint.connectorKey()).orElseThrow();
         Double stated = or(joint.lossDb(), flatJointLossDb);
-        InsertionLoss loss = stated == null
-                ? new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz())
-                : flat(stated);
-        return new Element.Pad(loss, OptionalDouble.of(requireNonNullElse(joint.impedanceOhm(), c.impedanceOhm())));
+        return new Element.Pad(
+                stated == null ? c.loss() : flat(stated),
+                optional(or(joint.impedanceOhm(), c.impedanceOhm())),
+                own.or(c::bump));
     }
 
-    private Cable cable(RunElement.Line line) {
-        return line.cable() == null ? line.typeIn(catalogue).orElseThrow().fittedCable() : cable(line.cable());
+    private Cable cable(RunElement.Line line, boolean isWet) {
+        return line.cable() == null ? line.typeIn(catalogue).orElseThrow().cableOn(isWet) : cable(line.cable());
     }
 
     public static Cable cable(CableSpec written) {
@@ -149,7 +168,7 @@ public final class DocumentMapper {
         if (element instanceof RunElement.Transformer t) {
             return new LineJunction.Part.Transformer(t.impedanceRatio());
         }
-        if (element instanceof RunElement.Line line) {
+        if (element instanceof RunElement.Line line && line.lengthM() != 0) {
             return part(line, catalogue);
         }
         return new LineJunction.Part.Other();

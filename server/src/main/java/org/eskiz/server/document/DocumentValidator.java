@@ -35,6 +35,11 @@ public final class DocumentValidator {
     /** Only that every key named is known; an unfinished plan may lack the rest. */
     void references(String prefix, AssessmentSpec request) {
         each(prefix + "run", request.run(), this::references);
+        each(prefix + "bands", request.bands(), (path, band) -> {
+            if (band.load() != null) {
+                each(path + ".load.through", band.load().through(), this::references);
+            }
+        });
         eachPieceOnce(prefix, request.run());
     }
 
@@ -148,6 +153,10 @@ public final class DocumentValidator {
         if (impedance && load.referenceOhm() != null) {
             errors.add(path + ".referenceOhm", "belongs to an SWR, not to an impedance");
         }
+        if (load.swrAtRadio() == null && load.through() != null) {
+            errors.add(path + ".through", "belongs to swrAtRadio: nothing else is read through a run");
+        }
+        each(path + ".through", load.through(), this::complete);
     }
 
     public void exactlyOne(String path, String what, Object... values) {

@@ -9,6 +9,8 @@ public final class Ranges {
     public static final String LENGTH = "length in m";
     public static final String FREQUENCY = "frequency in MHz";
     static final String SWR = "SWR";
+    static final String AVERAGE_POWER = "average power in W";
+    static final String PEAK_VOLTAGE = "peak voltage in V";
 
     private Ranges() {}
 }

@@ -24,7 +24,14 @@ public final class RatingsMapper {
         if (element instanceof RunElement.Line line) {
             return of(line);
         }
-        return element instanceof RunElement.Joint joint ? of(joint) : Ratings.UNKNOWN;
+        if (element instanceof RunElement.Joint joint) {
+            return of(joint);
+        }
+        return element instanceof RunElement.Device d
+                ? device(d.averagePowerW(), d.peakVoltageV())
+                : device(
+                        ((RunElement.Transformer) element).averagePowerW(),
+                        ((RunElement.Transformer) element).peakVoltageV());
     }
 
     public Ratings of(RunElement.Line line) {
@@ -40,6 +47,14 @@ public final class RatingsMapper {
                         .connector(joint.connectorKey())
                         .map(c -> Ratings.ofConnector(power(c), OptionalDouble.of(c.peakVoltageV())))
                         .orElse(Ratings.UNKNOWN);
+    }
+
+    private static Ratings device(Double averagePowerW, Double peakVoltageV) {
+        return Ratings.ofDevice(optional(averagePowerW), optional(peakVoltageV));
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     private static Optional<ConnectorPower> power(Connector c) {
@@ -72,6 +87,6 @@ public final class RatingsMapper {
         Optional<AveragePower> average = powerW == null || maxC == null
                 ? Optional.empty()
                 : Optional.of(new AveragePower(powerW, atMHz, atC, maxC));
-        return Ratings.ofLine(average, peakV == null ? OptionalDouble.empty() : OptionalDouble.of(peakV));
+        return Ratings.ofLine(average, optional(peakV));
     }
 }

@@ -65,7 +65,13 @@ public sealed interface RunElement {
         }
     }
 
-    /** One mated pair of connectors: a key of the catalogue, a loss of its own, or both. */
+    /**
+     * One mated pair of connectors: a key of the catalogue, a loss of its own, or both.
+     *
+     * @param lossDb of its own: heat, in place of what is typical of the connector
+     * @param impedanceOhm of its own, in place of the connector's or of the line it stands in
+     * @param bump where it is not of constant impedance, in place of the connector's
+     */
     record Joint(
             @PlainText(max = 64) String id,
             @PlainText(max = 120) String name,
@@ -73,17 +79,30 @@ public sealed interface RunElement {
             @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
 
             @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
-            Double impedanceOhm)
+            Double impedanceOhm,
+
+            @Valid BumpSpec bump)
             implements RunElement {}
 
-    /** Anything else that loses a stated amount: an arrestor, a switch, a filter. */
+    /**
+     * Anything else that loses a stated amount: an arrestor, a switch, a filter.
+     *
+     * @param averagePowerW that it bears; null where nobody has said, here and below
+     * @param peakVoltageV likewise
+     */
     record Device(
             @PlainText(max = 64) String id,
             @PlainText(max = 120) String name,
             @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
 
             @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
-            Double impedanceOhm)
+            Double impedanceOhm,
+
+            @Within(what = Ranges.AVERAGE_POWER, min = 1e-3, max = 1e7)
+            Double averagePowerW,
+
+            @Within(what = Ranges.PEAK_VOLTAGE, min = 1, max = 1e6)
+            Double peakVoltageV)
             implements RunElement {}
 
     /** A transformer; its ratio is antenna side over radio side. */
@@ -94,6 +113,12 @@ public sealed interface RunElement {
             @Within(what = "impedance ratio", min = 1e-3, max = 1e3)
             Double impedanceRatio,
 
-            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb)
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Within(what = Ranges.AVERAGE_POWER, min = 1e-3, max = 1e7)
+            Double averagePowerW,
+
+            @Within(what = Ranges.PEAK_VOLTAGE, min = 1, max = 1e6)
+            Double peakVoltageV)
             implements RunElement {}
 }

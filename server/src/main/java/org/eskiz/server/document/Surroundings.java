@@ -53,16 +53,12 @@ public final class Surroundings {
                 .orElse(null);
     }
 
-    /** What goes out at the antenna; empty for a receiver. */
+    /** What goes out at the antenna; empty for a receiver, and where nobody has said its gain. */
     public Optional<Exposure> exposure(BandSpec band, double duty, RunAssessment a) {
-        return a.powerAtAntennaW().isEmpty()
+        return a.powerAtAntennaW().isEmpty() || band.antennaGainDbi() == null
                 ? Optional.empty()
                 : Optional.of(new Exposure(
-                        a.powerAtAntennaW().getAsDouble(),
-                        requireNonNullElse(band.antennaGainDbi(), 0.0),
-                        duty,
-                        transmitting,
-                        groundFactor));
+                        a.powerAtAntennaW().getAsDouble(), band.antennaGainDbi(), duty, transmitting, groundFactor));
     }
 
     /** The limits by which the distance from the antenna is judged. */

@@ -18,7 +18,8 @@ public final class LossTable {
      */
     public static List<Loss> read(String text) {
         try {
-            var asMeasured = new SheetTextRequest(text, SheetTextRequest.LossPer.PER_100_M, null, null, null, null);
+            var asMeasured =
+                    new SheetTextRequest(text, SheetTextRequest.LossPer.PER_100_M, null, null, null, null, null, null);
             return SheetTextReader.read(asMeasured).rows.stream()
                     .map(r -> new Loss(r.frequencyMHz(), r.dbPer100m()))
                     .toList();

@@ -2,6 +2,7 @@ package org.eskiz.server.exchange;
 
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
 
 /**
@@ -28,7 +29,12 @@ public record SheetTextRequest(
         Double velocityFactor,
 
         @Within(what = "outer diameter in mm", min = 0.1, max = 1000)
-        Double outerDiameterMm) {
+        Double outerDiameterMm,
+
+        @Within(what = "bore of the shield in mm", min = 0.1, max = 1000)
+        Double shieldBoreMm,
+
+        @PlainText(max = 60) String shield) {
 
     /** The usual lengths that a loss is stated for. */
     public enum LossPer {

@@ -1,6 +1,9 @@
 package org.eskiz.server.exchange;
 
+import static java.util.Objects.requireNonNullElse;
+
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.stream.IntStream;
@@ -9,6 +12,7 @@ import org.eskiz.core.cable.AttenuationFit;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.CopperFloor;
 import org.eskiz.core.cable.SheetCheck;
+import org.eskiz.core.cable.ShieldBore;
 import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.stereotype.Service;
 
@@ -65,9 +69,15 @@ class SheetTextService {
     }
 
     private static OptionalDouble floor(SheetTextRequest r) {
-        return r.impedanceOhm() == null || r.velocityFactor() == null || r.outerDiameterMm() == null
+        Optional<ShieldBore> bore = ShieldBore.of(
+                optional(r.shieldBoreMm()), optional(r.outerDiameterMm()), requireNonNullElse(r.shield(), ""));
+        return r.impedanceOhm() == null || r.velocityFactor() == null || bore.isEmpty()
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(CopperFloor.ofCoax(r.impedanceOhm(), r.velocityFactor(), r.outerDiameterMm()));
+                : OptionalDouble.of(CopperFloor.ofCoax(r.impedanceOhm(), r.velocityFactor(), bore.get()));
+    }
+
+    private static OptionalDouble optional(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
     }
 
     private static Integer boxed(OptionalInt row) {

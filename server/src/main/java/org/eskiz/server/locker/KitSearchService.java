@@ -12,7 +12,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.kit.Coupling;
 import org.eskiz.core.kit.Eligibility;
 import org.eskiz.core.kit.Kit;
@@ -244,8 +243,7 @@ class KitSearchService {
                             c.key(),
                             statedOr(
                                     request.comparison().flatJointLossDb(),
-                                    new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz())
-                                            .lossDb(frequencyMHz))));
+                                    c.loss().lossDb(frequencyMHz))));
             return losses;
         }
 
@@ -323,7 +321,7 @@ class KitSearchService {
 
         private static List<RunElement> joints(Coupling coupling) {
             return coupling.mated().stream()
-                    .map(connector -> (RunElement) new RunElement.Joint(null, null, connector, null, null))
+                    .map(connector -> (RunElement) new RunElement.Joint(null, null, connector, null, null, null))
                     .collect(Collectors.toList());
         }
     }

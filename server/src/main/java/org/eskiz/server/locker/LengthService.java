@@ -5,7 +5,6 @@ import static java.util.Objects.requireNonNullElse;
 import java.util.ArrayList;
 import java.util.List;
 import org.eskiz.core.cable.Attenuation;
-import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.kit.Allowances;
 import org.eskiz.core.kit.CutPlan;
 import org.eskiz.core.kit.LengthSets;
@@ -57,8 +56,7 @@ class LengthService {
     }
 
     private static LengthSets.Wanted wanted(LengthSetRequest request, CableType cable, Connector c) {
-        double pairDb = new InsertionLoss.MatedPair(c.c1DbPerSqrtMHz(), c.c2DbPerMHz2(), c.maxMHz())
-                .lossDb(request.frequencyMHz());
+        double pairDb = c.loss().lossDb(request.frequencyMHz());
         double dbPer100m =
                 cable.fittedCable().attenuation().dbPer100m(request.frequencyMHz(), Attenuation.SHEET_TEMPERATURE_C);
         return new LengthSets.Wanted(

@@ -63,7 +63,8 @@ class LockerPieces implements PieceLookup {
                         known.construction().impedanceOhm(),
                         known.construction().velocityFactor(),
                         law,
-                        type.flatMap(t -> t.fittedCable().sheet())))
+                        type.flatMap(t -> t.fittedCable().sheet()),
+                        known.construction().copperCladSteel()))
                 .orElseGet(() -> type.orElseThrow().fittedCable());
         var facts = new CableType.Facts(
                 p.label,

@@ -78,4 +78,26 @@ class CatalogueOverHttpTest {
                         insert into cable_type (id, operator_id, key, position, created_at)
                         select ?, id, 'rg-58', 0, now() from operator""", UUID.randomUUID())).hasMessageContaining("reserved");
     }
+
+    @Test
+    void everythingAConnectorEverSaidIsKept(Api api) {
+        String key = "quay-" + System.nanoTime();
+        String said = """
+                {"key": "%s", "name": "Quay plug", "lossDb": 0.05, "lossAtMHz": 100, "maxMHz": 500, "peakVoltageV": 400,
+                 "bumpOhm": 35, "bumpMm": 30, "averagePowerW": %s, "ratedAtMHz": 30}""";
+        api.post("/api/connectors", said.formatted(key, 200)).expect(201);
+        api.put("/api/connectors/" + key, said.formatted(key, 300)).expect(200);
+        api.put("/api/connectors/" + key, said.formatted(key, 300)).expect(200);
+        JsonNode history =
+                api.get("/api/connectors/" + key + "/revisions").expect(200).json();
+        assertThat(history.valueStream().map(c -> c.get("averagePowerW").asDouble()))
+                .containsExactly(300.0, 200.0);
+        assertThat(history.get(0).get("revision").asInt())
+                .isGreaterThan(history.get(1).get("revision").asInt());
+        assertThat(history.get(1).get("bumpMm").asDouble()).isEqualTo(30);
+        assertThat(history.get(0).get("impedanceOhm").isNull()).isTrue();
+        api.get("/api/connectors/no-such-plug/revisions").expectProblem(404);
+        api.post("/api/connectors", said.formatted(key + "-x", 200).replace("\"bumpMm\": 30,", ""))
+                .expectProblem(422);
+    }
 }

@@ -3,7 +3,7 @@ package org.eskiz.server.comparison;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.List;
+import org.eskiz.core.choice.Verdict;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
 import org.junit.jupiter.api.Test;
@@ -73,14 +73,28 @@ class ComparisonOverHttpTest {
     }
 
     @Test
-    void cablesThatDoNotBelongThereStandBelow(Api api) {
-        List<String> order = compare(api, "")
-                .get("rows")
-                .valueStream()
-                .map(r -> r.get("suitability").asString())
-                .distinct()
-                .toList();
-        assertThat(order).containsExactly("SUITED", "OTHER_IMPEDANCE", "BALANCED");
+    void theVerdictComesFirstWhateverTheImpedance(Api api) {
+        JsonNode rows = compare(api, ", \"requirements\": [{\"kind\": \"LEAST_POWER\", \"powerW\": 20}]")
+                .get("rows");
+        assertThat(rows.valueStream().map(r -> Verdict.valueOf(r.get("verdict").asString())))
+                .isSorted();
+        assertThat(rows.valueStream().map(r -> r.get("suitability").asString()))
+                .contains("SUITED", "OTHER_IMPEDANCE", "BALANCED");
+    }
+
+    @Test
+    void anOverloadedCableFailsThoughNobodyAskedAndTheReasonNamesItsPart(Api api) {
+        String kilowatt = RUN.replace("\"powerW\": 50", "\"powerW\": 1500");
+        JsonNode ledger = api.post(
+                        "/api/comparisons", "{" + kilowatt + ", \"candidates\": [{\"cableKey\": \"rg-174\"}]}")
+                .expect(200)
+                .json();
+        JsonNode reason = row(ledger, "rg-174").get("reasons").get(0);
+        assertThat(reason.get("code").asString()).isEqualTo("TOO_HOT");
+        assertThat(reason.get("verdict").asString()).isEqualTo("FAIL");
+        assertThat(reason.get("elementId").asString()).isEqualTo("main");
+        assertThat(reason.get("values").get("reached").asDouble()).isLessThan(0.2);
+        assertThat(reason.get("values").get("asked").asDouble()).isEqualTo(1);
     }
 
     @Test
@@ -135,7 +149,11 @@ class ComparisonOverHttpTest {
         assertThat(note.get("code").asString()).isEqualTo("EXTRAPOLATED_CABLE");
         assertThat(note.get("elementId").asString()).isEqualTo("main");
         assertThat(note.get("text").asString()).contains("rg-174");
-        assertThat(row(ledger, "rg-174").get("verdict").asString()).isEqualTo("MARGINAL");
+        assertThat(row(ledger, "rg-174")
+                        .get("reasons")
+                        .valueStream()
+                        .map(r -> r.get("code").asString()))
+                .contains("EXTRAPOLATED");
     }
 
     @Test

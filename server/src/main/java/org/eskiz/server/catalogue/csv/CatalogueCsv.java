@@ -56,6 +56,13 @@ public final class CatalogueCsv {
             text("centre_conductor", made(Construction::centreConductor));
     private static final Column<CableType, String> SHIELD = text("shield", made(Construction::shield));
     private static final Column<CableType, String> DIELECTRIC = text("dielectric", made(Construction::dielectric));
+    private static final Column<CableType, Double> SHIELD_BORE =
+            number("shield_bore_mm", made(Construction::shieldBoreMm));
+    private static final Column<CableType, Boolean> COPPER_CLAD_STEEL =
+            yes("copper_clad_steel", made(Construction::copperCladSteel));
+    private static final Column<CableType, Boolean> FOLLOWS_POINTS =
+            yes("follows_points", made(Construction::followsPoints));
+    private static final Column<CableType, Double> WET_TIMES = number("wet_times", made(Construction::wetTimes));
 
     private static final Column<CableType, Double> OUTER_DIAMETER =
             number("outer_diameter_mm", mechanics(Mechanics::outerDiameterMm));
@@ -119,6 +126,10 @@ public final class CatalogueCsv {
             CENTRE_CONDUCTOR,
             SHIELD,
             DIELECTRIC,
+            SHIELD_BORE,
+            COPPER_CLAD_STEEL,
+            FOLLOWS_POINTS,
+            WET_TIMES,
             MIN_INSTALL,
             MIN_OPERATING,
             MAX_OPERATING,
@@ -181,7 +192,11 @@ public final class CatalogueCsv {
                         JACKET.in(cells),
                         CENTRE_CONDUCTOR.in(cells),
                         SHIELD.in(cells),
-                        DIELECTRIC.in(cells)),
+                        DIELECTRIC.in(cells),
+                        SHIELD_BORE.in(cells),
+                        COPPER_CLAD_STEEL.in(cells),
+                        FOLLOWS_POINTS.in(cells),
+                        WET_TIMES.in(cells)),
                 new Mechanics(
                         OUTER_DIAMETER.in(cells),
                         MASS.in(cells),

@@ -8,6 +8,7 @@ import static org.eskiz.server.catalogue.csv.Column.yes;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
+import org.eskiz.core.cable.ConnectorPower;
 import org.eskiz.server.catalogue.BuiltInFiles;
 import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.catalogue.ConnectorRequest;
@@ -24,9 +25,12 @@ public final class ConnectorCsv {
     private static final Column<Connector, Double> IMPEDANCE = number("impedance_ohm", Connector::impedanceOhm);
     private static final Column<Connector, Double> C1 = number("c1_db_per_sqrt_mhz", Connector::c1DbPerSqrtMHz);
     private static final Column<Connector, Double> C2 = number("c2_db_per_mhz2", Connector::c2DbPerMHz2);
+    private static final Column<Connector, Double> BUMP_OHM = number("bump_ohm", Connector::bumpOhm);
+    private static final Column<Connector, Double> BUMP_MM = number("bump_mm", Connector::bumpMm);
     private static final Column<Connector, Double> MAX = number("max_mhz", Connector::maxMHz);
     private static final Column<Connector, Double> PEAK_VOLTAGE = number("peak_voltage_v", Connector::peakVoltageV);
-    private static final Column<Connector, Double> AVERAGE_POWER = number("average_power_w", Connector::averagePowerW);
+    private static final Column<Connector, Double> AVERAGE_POWER =
+            number("average_power_w", Connector::averagePowerW).onceCalled("average_power_30mhz_w");
     private static final Column<Connector, Double> RATED_AT = number("rated_at_mhz", Connector::ratedAtMHz);
     private static final Column<Connector, Boolean> WATERTIGHT = yes("watertight", Connector::watertight);
     private static final Column<Connector, Range> FITS =
@@ -44,6 +48,8 @@ public final class ConnectorCsv {
                     IMPEDANCE,
                     C1,
                     C2,
+                    BUMP_OHM,
+                    BUMP_MM,
                     MAX,
                     PEAK_VOLTAGE,
                     AVERAGE_POWER,
@@ -54,7 +60,7 @@ public final class ConnectorCsv {
                     PRICE_CURRENCY,
                     PRICED_ON,
                     NOTE))
-            .needing("name", "impedance_ohm", "c1_db_per_sqrt_mhz", "max_mhz", "peak_voltage_v");
+            .needing("name", "c1_db_per_sqrt_mhz", "max_mhz", "peak_voltage_v");
 
     /** Outer diameters of cables, mm; null for no bound. */
     private record Range(Double leastMm, Double mostMm) {}
@@ -95,10 +101,12 @@ public final class ConnectorCsv {
                 null,
                 C1.in(cells),
                 C2.in(cells),
+                BUMP_OHM.in(cells),
+                BUMP_MM.in(cells),
                 MAX.in(cells),
                 PEAK_VOLTAGE.in(cells),
                 AVERAGE_POWER.in(cells),
-                RATED_AT.in(cells),
+                AVERAGE_POWER.isOld(cells) ? Double.valueOf(ConnectorPower.USUAL_FREQUENCY_MHZ) : RATED_AT.in(cells),
                 WATERTIGHT.in(cells),
                 fits.leastMm,
                 fits.mostMm,

@@ -1,0 +1,16 @@
+import type { Reason, Row } from '../../../api';
+import type { RunPart } from '../../../words';
+import { runOf } from '../document/model';
+import type { Sheet } from '../sheetContext';
+import { elementName } from './elements';
+
+/** The parts of a run as they would be with a row's cable in it, by the reasons that are about them. */
+export function partsWith(row: Row, sheet: Sheet): (reason: Reason) => RunPart | undefined {
+  return (reason) => {
+    if (reason.element === null) return { name: 'the matching unit', isCable: false };
+    const element = runOf(sheet.plan)[reason.element];
+    if (!element) return undefined;
+    const named = { ...sheet, cableName: row.name, isPresent: false };
+    return { name: elementName(element, named), isCable: element.kind === 'LINE' };
+  };
+}
