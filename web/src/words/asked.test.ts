@@ -219,7 +219,7 @@ describe('what nobody asked and counts all the same', () => {
       3,
       4.2,
       joint,
-      'SWR 4.2 on 2 m, and the matching unit is assumed to cope with 3: say what yours does',
+      'SWR 4.2 on 2 m, and the matching unit is assumed to cope with 3',
     ],
     [
       'BEYOND_MATCHING_UNIT_AT_WORST_ANGLE',

@@ -157,7 +157,7 @@ function partText(reason: Reason, on: string, part: RunPart): string | null {
     case 'BEYOND_MATCHING_UNIT':
       return `SWR ${fixed(reached, 1)}${on}, and the matching unit copes with ${plain(limit, 1)}`;
     case 'BEYOND_ASSUMED_MATCHING_UNIT':
-      return `SWR ${fixed(reached, 1)}${on}, and the matching unit is assumed to cope with ${plain(limit, 1)}: say what yours does`;
+      return `SWR ${fixed(reached, 1)}${on}, and the matching unit is assumed to cope with ${plain(limit, 1)}`;
     case 'BEYOND_MATCHING_UNIT_AT_WORST_ANGLE':
       return `SWR up to ${fixed(reached, 1)}${on} if the antenna’s SWR falls badly, and the matching unit copes with ${plain(limit, 1)}`;
     case 'BALANCED_MEETS_UNBALANCED':

@@ -8,6 +8,16 @@ import { AddBand } from './AddBand';
 import { FocusedBand } from './FocusedBand';
 import { loadText } from './loads';
 
+/** Along the strip only: the page stays where it is, with the answer at its top. */
+function bringIntoSight(box: HTMLElement, tab: Element) {
+  const there = tab.getBoundingClientRect();
+  const seen = box.getBoundingClientRect();
+  if (there.left < seen.left) box.scrollLeft -= seen.left - there.left;
+  else if (there.right > seen.right) {
+    box.scrollLeft += Math.min(there.right - seen.right, there.left - seen.left);
+  }
+}
+
 /** One tab a band with what arrives there; the band in focus is edited in its own tab. */
 export function BandTabs() {
   const { plan, focus, row, stale, focusBand, command } = useSheet();
@@ -16,9 +26,9 @@ export function BandTabs() {
   const bands = bandsOf(plan);
 
   useEffect(() => {
-    strip.current
-      ?.querySelector('[data-focus=true]')
-      ?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+    const box = strip.current;
+    const tab = box?.querySelector('[data-focus=true]');
+    if (box && tab) bringIntoSight(box, tab);
   }, [focus, row?.id, reading]);
 
   return (

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { BandAssessment } from '../../../api';
 import { line, planOfRun } from '../../../testing/plans';
 import { onSheet, rowOf } from '../../../testing/sheet';
@@ -24,10 +24,6 @@ function withBands(bands: NonNullable<Plan['document']['assessment']>['bands']):
     document: { ...plan.document, assessment: { ...plan.document.assessment, bands } },
   };
 }
-
-beforeEach(() => {
-  Element.prototype.scrollIntoView = () => undefined;
-});
 
 afterEach(() => {
   cleanup();

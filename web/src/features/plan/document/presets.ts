@@ -31,6 +31,9 @@ const run = (connectorKey: string, cableKey: string, lengthM: number): Element[]
   { id: 'j2', kind: 'JOINT', connectorKey },
 ];
 
+const OTHER_IMPEDANCE =
+  'A line of another impedance transforms what the antenna is, by its length: give this up to see what it would bring all the same.';
+
 export const PRESETS: readonly Preset[] = [
   {
     use: 'HOME_RUN',
@@ -39,10 +42,16 @@ export const PRESETS: readonly Preset[] = [
     radio: WATTS,
     run: run('uhf', 'rg-58', 20),
     bands: () => [band('40 m', 7.1), band('20 m', 14.2), band('10 m', 28.5), band('2 m', 145)],
-    asked: [{ kind: 'LEAST_PERCENT', percent: 50 }, { kind: 'SUN' }, { kind: 'CONNECTORS' }],
+    asked: [
+      { kind: 'LEAST_PERCENT', percent: 50 },
+      { kind: 'SUN' },
+      { kind: 'IMPEDANCE' },
+      { kind: 'CONNECTORS' },
+    ],
     reasons: {
       LEAST_PERCENT: 'Many never give up more than half; raise it where every watt was dear.',
       SUN: 'Part of a run that stays lies in the sun for years.',
+      IMPEDANCE: OTHER_IMPEDANCE,
       CONNECTORS: 'A connector that does not fit the cable lets water in sooner than power out.',
     },
     preference: 'LEAST_COST',
@@ -59,6 +68,7 @@ export const PRESETS: readonly Preset[] = [
       { kind: 'REPEATED_FLEXING' },
       { kind: 'COLDEST_UNROLLING', temperatureC: -10 },
       { kind: 'MOST_MASS', massKg: 1 },
+      { kind: 'IMPEDANCE' },
       { kind: 'CONNECTORS' },
     ],
     reasons: {
@@ -67,6 +77,7 @@ export const PRESETS: readonly Preset[] = [
         'It is rolled up after every outing; a solid centre breaks sooner or later.',
       COLDEST_UNROLLING: 'A stiff jacket cracks when it is unrolled in the frost.',
       MOST_MASS: 'It is carried.',
+      IMPEDANCE: OTHER_IMPEDANCE,
       CONNECTORS: 'There is no time to fit adapters on a hilltop.',
     },
     preference: 'LIGHTEST',
@@ -82,12 +93,14 @@ export const PRESETS: readonly Preset[] = [
       { kind: 'MOST_LOSS', lossDb: 3 },
       { kind: 'DUCT_BORE', boreMm: 8 },
       { kind: 'BEND_ONCE', radiusMm: 30 },
+      { kind: 'IMPEDANCE' },
       { kind: 'LEAST_POWER_MARGIN', margin: 1 },
     ],
     reasons: {
       MOST_LOSS: 'Half of the power is what many draw the line at.',
       DUCT_BORE: 'It goes under trim and through grommets.',
       BEND_ONCE: 'Door frames and pillars have tight corners.',
+      IMPEDANCE: OTHER_IMPEDANCE,
       LEAST_POWER_MARGIN: 'Thin cable in a warm body gets hot at long transmissions.',
     },
     preference: 'LEAST_COST',
@@ -119,10 +132,16 @@ export const PRESETS: readonly Preset[] = [
     run: run('n', 'foam-10', 5),
     bands: () =>
       [band('2.4 GHz', 2440), band('5.7 GHz', 5700)].map((b) => ({ ...b, antennaGainDbi: 12 })),
-    asked: [{ kind: 'WITHIN_GAIN' }, { kind: 'MOST_LOSS', lossDb: 3 }, { kind: 'CONNECTORS' }],
+    asked: [
+      { kind: 'WITHIN_GAIN' },
+      { kind: 'MOST_LOSS', lossDb: 3 },
+      { kind: 'IMPEDANCE' },
+      { kind: 'CONNECTORS' },
+    ],
     reasons: {
       WITHIN_GAIN: 'A link that loses more than its antenna gains were better without both.',
       MOST_LOSS: 'At these frequencies metres decide: shorten the run before buying thick cable.',
+      IMPEDANCE: OTHER_IMPEDANCE,
       CONNECTORS: 'A wrong connector is a bump that these frequencies see.',
     },
     preference: 'LEAST_LOSS',

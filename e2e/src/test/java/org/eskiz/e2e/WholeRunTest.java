@@ -175,6 +175,8 @@ class WholeRunTest {
         assertThat(sheet.field("length")).hasValue("20");
 
         assertThat(sheet.note()).containsText("On receive the run hardly counts on 40 m.");
+        assertThat(sheet.note()).containsText("nobody has said its gain");
+        sheet.button("Take 2.15 dBi, a dipole’s").click();
         assertThat(sheet.note()).containsText("EIRP: keep off the antenna while sending");
         page.getByLabel("noise outside: houses").click();
         page.getByRole(AriaRole.OPTION, new Page.GetByRoleOptions().setName("a city"))

@@ -1,19 +1,20 @@
 package org.eskiz.core.choice;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.DoubleFunction;
+import java.util.function.DoubleSupplier;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import org.eskiz.core.cable.Ratings;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
-import org.eskiz.core.run.LineProfile;
 import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.RunAssessment;
-import org.eskiz.core.run.RunProfile;
+import org.eskiz.core.run.Strain;
 import org.eskiz.core.run.StrainBound;
 import org.eskiz.core.unit.Decibels;
 
@@ -67,16 +68,52 @@ record Margins(
         if (assessment.radio().powerW().isEmpty()) {
             return UNKNOWN;
         }
-        if (!isAsked && isAmple(assessment, rated)) {
-            return UNKNOWN;
+        StrainBound[] most = StrainBound.of(assessment);
+        Strain strain = Strain.on(assessment);
+        List<Bearing> heat = new ArrayList<>();
+        List<Bearing> voltage = new ArrayList<>();
+        for (int i = 0; i < most.length; i++) {
+            if (!isAbsent(assessment, i)) {
+                int part = i;
+                DoubleFunction<OptionalDouble> ofHeat = w -> powerMargin(assessment, rated, part, w);
+                bearing(
+                                i,
+                                isAsked,
+                                most[i].equivalentMatchedPowerW(),
+                                ofHeat,
+                                () -> strain.equivalentMatchedPowerW(part))
+                        .ifPresent(heat::add);
+                DoubleFunction<OptionalDouble> ofVoltage = v -> voltageMargin(rated, part, v);
+                bearing(i, isAsked, most[i].voltageRms(), ofVoltage, () -> strain.voltageRms(part))
+                        .ifPresent(voltage::add);
+            }
         }
-        RunProfile profile = RunProfile.worstPlacesOf(assessment);
+        unit(assessment, rated).ifPresent(heat::add);
         return new Margins(
-                Stream.concat(heat(profile, assessment, rated), unit(assessment, rated).stream())
-                        .min(Comparator.comparingDouble(Bearing::margin)),
-                voltage(profile, assessment, rated).min(Comparator.comparingDouble(Bearing::margin)),
+                heat.stream().min(Comparator.comparingDouble(Bearing::margin)),
+                voltage.stream().min(Comparator.comparingDouble(Bearing::margin)),
                 isKnown(assessment, rated, r -> r.average().isPresent()),
                 isKnown(assessment, rated, r -> r.peakVoltageV().isPresent()));
+    }
+
+    /**
+     * A part is followed along its waves only where that is asked for, or where it may come near to its rating.
+     *
+     * @param margin from a strain; empty where nobody has rated the part
+     * @return empty likewise, and for a part that bears far more than it gets
+     */
+    private static Optional<Bearing> bearing(
+            int element,
+            boolean isAsked,
+            double strainAtMost,
+            DoubleFunction<OptionalDouble> margin,
+            DoubleSupplier strain) {
+        OptionalDouble least = margin.apply(strainAtMost);
+        boolean isFollowed = least.isPresent() && (isAsked || !(least.getAsDouble() >= SpareThreshold.AMPLE_RATING));
+        return isFollowed
+                ? Optional.of(
+                        Bearing.of(element, margin.apply(strain.getAsDouble()).getAsDouble()))
+                : Optional.empty();
     }
 
     private static boolean isKnown(RunAssessment assessment, Rated rated, Predicate<Ratings> isStated) {
@@ -87,48 +124,6 @@ record Margins(
 
     private static boolean isAbsent(RunAssessment assessment, int element) {
         return assessment.run().elements().get(element) instanceof Element.Line line && line.isAbsent();
-    }
-
-    /** Whether no part can come near to its rating, at any angle of the load. */
-    private static boolean isAmple(RunAssessment a, Rated rated) {
-        for (StrainBound most : StrainBound.of(a)) {
-            int i = most.element();
-            double heat =
-                    powerMargin(a, rated, i, most.equivalentMatchedPowerW()).orElse(Double.POSITIVE_INFINITY);
-            double volts = voltageMargin(rated, i, most.voltageRms()).orElse(Double.POSITIVE_INFINITY);
-            if (!isAbsent(a, i) && !(Math.min(heat, volts) >= SpareThreshold.AMPLE_RATING)) {
-                return false;
-            }
-        }
-        return unit(a, rated).stream().allMatch(b -> b.margin() >= SpareThreshold.AMPLE_RATING);
-    }
-
-    private static Stream<Bearing> heat(RunProfile profile, RunAssessment a, Rated rated) {
-        return Stream.concat(
-                profile.lines().stream()
-                        .filter(l -> !isAbsent(a, l.element()))
-                        .flatMap(l ->
-                                bearing(l.element(), powerMargin(a, rated, l.element(), l.equivalentMatchedPowerW()))),
-                profile.pads().stream()
-                        .flatMap(p ->
-                                bearing(p.element(), powerMargin(a, rated, p.element(), p.equivalentMatchedPowerW()))));
-    }
-
-    private static Stream<Bearing> voltage(RunProfile profile, RunAssessment a, Rated rated) {
-        return Stream.concat(
-                profile.lines().stream()
-                        .filter(l -> !isAbsent(a, l.element()))
-                        .flatMap(l -> bearing(l.element(), voltageMargin(rated, l))),
-                profile.pads().stream()
-                        .flatMap(p -> bearing(p.element(), voltageMargin(rated, p.element(), p.voltageRms()))));
-    }
-
-    private static Stream<Bearing> bearing(int element, OptionalDouble margin) {
-        return margin.stream().mapToObj(m -> Bearing.of(element, m));
-    }
-
-    private static OptionalDouble voltageMargin(Rated rated, LineProfile line) {
-        return voltageMargin(rated, line.element(), line.maxVoltage().value());
     }
 
     private static OptionalDouble voltageMargin(Rated rated, int element, double voltageRms) {

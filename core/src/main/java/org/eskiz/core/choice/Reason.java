@@ -44,10 +44,10 @@ public record Reason(
         NEARLY_TOO_HOT(Verdict.MARGINAL),
         /** A part bears the voltage only just. */
         NEARLY_TOO_HIGH_VOLTAGE(Verdict.MARGINAL),
-        /** The matching unit copes with the SWR at the mean, not at the worst angle of the load. */
-        BEYOND_MATCHING_UNIT_AT_WORST_ANGLE(Verdict.MARGINAL),
         /** The matching unit would not cope with the SWR, if it is as is assumed. */
         BEYOND_ASSUMED_MATCHING_UNIT(Verdict.MARGINAL),
+        /** The matching unit copes with the SWR at the mean, not at the worst angle of the load. */
+        BEYOND_MATCHING_UNIT_AT_WORST_ANGLE(Verdict.MARGINAL),
         /** A balanced line meets what is not, without a transformer or a balanced unit between. */
         BALANCED_MEETS_UNBALANCED(Verdict.MARGINAL),
         /** Met with little to spare. */

@@ -6,6 +6,7 @@ import java.util.List;
 final class LoadAngles {
 
     private final double[] entering;
+    private final double[] atRadio;
     private double efficiencySum;
     private double acceptedSum;
     private double deliveredSum;
@@ -17,6 +18,7 @@ final class LoadAngles {
 
     private LoadAngles(int count) {
         entering = new double[count];
+        atRadio = new double[count];
     }
 
     /**
@@ -76,6 +78,7 @@ final class LoadAngles {
         double foldback = tuned ? 1 : radio.foldbackFraction(reflection);
 
         entering[k] = accepted * foldback;
+        atRadio[k] = power;
         efficiencySum += efficiency;
         acceptedSum += efficiency * accepted;
         deliveredSum += efficiency * accepted * foldback;
@@ -93,6 +96,11 @@ final class LoadAngles {
     /** Fraction of the radio's power that enters the run at one angle. */
     double enteringFraction(int k) {
         return entering[k];
+    }
+
+    /** Power that enters the run at one angle, to the scale of the state at its end. */
+    double powerAtRadio(int k) {
+        return atRadio[k];
     }
 
     double meanEfficiency() {

@@ -25,15 +25,30 @@ record Ripple(double forward, double backward, double ripple, double phase, doub
      */
     record Greatest(double zM, double value) {
 
-        Greatest orIfGreater(Greatest other) {
+        private Greatest orIfGreater(Greatest other) {
             return other.value > value ? other : this;
         }
     }
 
-    /** What the greatest value cannot exceed. */
-    double atMost(double lengthM) {
-        double growth = Math.exp(doubleAlpha * lengthM);
-        return Math.max(forward + backward, forward * growth + backward / growth) + Math.abs(ripple);
+    /**
+     * The greatest value, but for where the exponentials push a hump off its crest: enough to tell which of many is the
+     * greatest where the wave is not much damped.
+     *
+     * @param growth e^{2α·length}
+     */
+    double nearlyGreatest(double lengthM, double growth) {
+        double atEnds = Math.max(
+                forward + backward + ripple * Math.cos(phase),
+                forward * growth + backward / growth + ripple * Math.cos(doubleBeta * lengthM + phase));
+        double first = crestAfter(0);
+        return first > lengthM
+                ? atEnds
+                : Math.max(atEnds, Math.max(onCrest(first), onCrest(crestAfter(lengthM) - 2 * Math.PI / doubleBeta)));
+    }
+
+    private double onCrest(double zM) {
+        double growth = Math.exp(doubleAlpha * zM);
+        return forward * growth + backward / growth + Math.abs(ripple);
     }
 
     Greatest greatest(double lengthM) {

@@ -240,12 +240,25 @@ public final class RunAssessment {
         return atAntenna;
     }
 
-    /** States at every boundary, radio's end first, for every angle of the load; r.m.s. at the power that enters. */
-    List<List<PortState>> scaledBoundaries() {
+    /**
+     * States at one boundary for every angle of the load; r.m.s. at the power that enters.
+     *
+     * @param boundary 0 at the radio, then behind each element
+     */
+    List<PortState> statesAt(int boundary) {
+        TwoPort behind = chain.links().subList(boundary, chain.links().size()).stream()
+                .map(Chain.Link::twoPort)
+                .reduce(TwoPort.THROUGH, TwoPort::then);
         double sentW = mostEnteringW();
         return IntStream.range(0, atAntenna.size())
-                .mapToObj(k -> entering(boundaries(atAntenna.get(k)), sentW * angles.enteringFraction(k)))
+                .mapToObj(k -> behind.towardRadio(atAntenna.get(k))
+                        .times(Math.sqrt(sentW * angles.enteringFraction(k) / angles.powerAtRadio(k))))
                 .toList();
+    }
+
+    /** Power that enters the run at one angle of the load, W. */
+    double enteringW(int angle) {
+        return mostEnteringW() * angles.enteringFraction(angle);
     }
 
     /** A unit at the radio takes its share before the run, one at the antenna after it. */
@@ -269,12 +282,6 @@ public final class RunAssessment {
             states[i] = chain.links().get(i).twoPort().towardRadio(states[i + 1]);
         }
         return List.of(states);
-    }
-
-    /** The same states at the scale at which a given power enters the run. */
-    private static List<PortState> entering(List<PortState> states, double watts) {
-        double scale = Math.sqrt(watts / states.get(0).power());
-        return states.stream().map(s -> s.times(scale)).toList();
     }
 
     /**

@@ -19,11 +19,11 @@ import org.eskiz.core.unit.Physics;
  */
 public record StrainBound(int element, double voltageRms, double equivalentMatchedPowerW) {
 
-    /** The impedance of a line is not quite real, and its standing wave may be greater by this, for each line. */
-    private static final double NOT_QUITE_REAL = 1.25;
-
-    /** Beyond this angle of its impedance, the imaginary over the real part, the above does not hold. */
-    private static final double MOST_IMAGINARY = 0.05;
+    /**
+     * The impedance of a line is not quite real: its standing wave, and the product of voltage and current, may be greater by so
+     * many times its imaginary over its real part.
+     */
+    private static final double NOT_QUITE_REAL = 6;
 
     private static final double HZ_PER_MHZ = 1e6;
     private static final double M_PER_MM = 1e-3;
@@ -76,7 +76,7 @@ public record StrainBound(int element, double voltageRms, double equivalentMatch
     private static double notQuiteReal(Element.Line line, Conditions at) {
         var z0 =
                 LineConstants.of(line.cable(), at.frequencyMHz(), at.ambientC()).z0();
-        return Math.abs(z0.imag()) > MOST_IMAGINARY * z0.real() ? Double.POSITIVE_INFINITY : NOT_QUITE_REAL;
+        return 1 + NOT_QUITE_REAL * Math.abs(z0.imag()) / z0.real();
     }
 
     /** SWR of a short line of another impedance between two lines: |S11| = x/√(1 + x²) with x = sin θ·(k − 1/k)/2. */

@@ -37,9 +37,14 @@ final class RequirementMapper {
         return requirements;
     }
 
-    /** Where a requirement stands in the request, from 0. */
+    /** Where a requirement stands in the request, from 0: this one, and not one that asks the same. */
     int positionOf(Requirement requirement) {
-        return positions.get(requirements.indexOf(requirement));
+        for (int i = 0; i < requirements.size(); i++) {
+            if (requirements.get(i) == requirement) {
+                return positions.get(i);
+            }
+        }
+        throw new IllegalArgumentException("no requirement of this request: " + requirement);
     }
 
     RequirementSpec.Kind kindOf(Requirement requirement) {
