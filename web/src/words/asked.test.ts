@@ -30,7 +30,6 @@ function reason(
     element: null,
     elementId: null,
     values: { kind, asked, reached, currency: 'EUR' },
-    text: 'as the server says',
   };
 }
 
@@ -128,9 +127,9 @@ describe('what is missed', () => {
     );
   });
 
-  it('is left to the server where nobody knows it here', () => {
-    expect(reasonText(reason('NEW_CODE', 'SUN'), '')).toBe('as the server says');
-    expect(reasonText(reason('MISSED', null), '')).toBe('as the server says');
+  it('is told by its code where nobody knows it here', () => {
+    expect(reasonText(reason('NEW_CODE', 'SUN'), '')).toBe('new code');
+    expect(reasonText(reason('MISSED', null), '')).toBe('missed');
   });
 });
 
@@ -241,7 +240,7 @@ describe('what nobody asked and counts all the same', () => {
     expect(reasonText(reason(code, null, asked, reached), '2 m', part)).toBe(text);
   });
 
-  it('is told as the server does where it is new', () => {
-    expect(reasonText(reason('OF_A_LATER_DAY', null), '2 m')).toBe('as the server says');
+  it('is told by its code where it is new', () => {
+    expect(reasonText(reason('OF_A_LATER_DAY', null), '2 m')).toBe('of a later day');
   });
 });

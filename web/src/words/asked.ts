@@ -118,7 +118,7 @@ const SOME_PART: RunPart = { name: 'a part', isCable: false };
 export function reasonText(reason: Reason, band: string, part: RunPart = SOME_PART): string {
   const { kind, reached } = reason.values;
   const on = band ? ` on ${band}` : '';
-  if (kind === null) return partText(reason, on, part) ?? reason.text;
+  if (kind === null) return partText(reason, on, part) ?? codeText(reason.code);
   switch (reason.code) {
     case 'MISSED':
       return `${missedText(reason, kind)}${on}`;
@@ -131,8 +131,13 @@ export function reasonText(reason: Reason, band: string, part: RunPart = SOME_PA
     case 'UNKNOWN':
       return `${UNKNOWN_WORDS[kind] ?? 'a figure'} is not known${on}`;
     default:
-      return reason.text;
+      return codeText(reason.code);
   }
+}
+
+/** What is told of a later day than this sheet: its code, in plain letters. */
+export function codeText(code: string): string {
+  return code.toLowerCase().replaceAll('_', ' ');
 }
 
 /** A reason that is no matter of asking: what a part bears, what a matching unit copes with, where knowledge ends. */

@@ -67,7 +67,7 @@ describe('what a test says', () => {
   });
 
   it('tells another cable before any cause', () => {
-    const another = { code: 'OTHER_VELOCITY', values: {}, text: '' };
+    const another = { code: 'OTHER_VELOCITY', values: {} };
     const sentences = say({ findings: [another], likeTypes: ['foam-10'] });
     expect(sentences[1]).toBe('It measures like FOAM-10.');
     expect(sentences[2]).toContain('another cable than its label says');
@@ -127,8 +127,11 @@ describe('what one should know of a test', () => {
     expect(text('BAND_NOT_SWEPT', { frequenciesMHz: [145, 433] })).toContain('145 MHz, 433 MHz');
   });
 
-  it('falls back to the server for what it does not know', () => {
-    expect(text('SOMETHING_NEW', {}, 'the plug is upside down')).toBe('The plug is upside down.');
+  it('tells why something cannot be, and what it does not know by its code', () => {
+    expect(text('IMPOSSIBLE', { why: 'the steps are too coarse' })).toBe(
+      'The steps are too coarse.',
+    );
+    expect(text('SOMETHING_NEW', {})).toBe('Something new.');
   });
 });
 

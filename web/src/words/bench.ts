@@ -3,6 +3,8 @@
 import type { BenchAnalysis, BenchFigure, BenchNotes, BenchOutcome, Schemas } from '../api';
 import { fixed, frequencyText, lengthText, plain, tied } from '../units';
 import type { LengthUnit } from '../units';
+import { codeText } from './asked';
+import { capital } from './capital';
 
 type Cause = NonNullable<BenchAnalysis['cause']>;
 type Finding = BenchAnalysis['findings'][number];
@@ -137,7 +139,7 @@ export function benchFindingText(finding: Finding): string {
   const value = (name: string) => Number(finding.values[name] ?? 0);
   switch (finding.code) {
     case 'MISSING':
-      return MISSING[String(finding.values.what)] ?? finding.text;
+      return MISSING[String(finding.values.what)] ?? `${capital(codeText(finding.code))}.`;
     case 'THROUGH_ABOVE_BASELINE':
       return tied(
         `At ${frequencyText(value('frequencyMHz'))} more came through the cable than without it. Something changed between the two: the power, the range of the meter, or a plug.`,
@@ -189,7 +191,7 @@ export function benchFindingText(finding: Finding): string {
         `The baseline was read through a lead that was then taken out, so what it loses is added to the cable: ${fixed(value('leadDb'), 2)} dB at ${frequencyText(value('frequencyMHz'))}.`,
       );
     default:
-      return `${finding.text[0]?.toUpperCase() ?? ''}${finding.text.slice(1)}.`;
+      return `${capital(String(finding.values.why ?? codeText(finding.code)))}.`;
   }
 }
 

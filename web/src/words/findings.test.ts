@@ -18,7 +18,7 @@ const plainly = (text: string) => text.replaceAll('\u00a0', ' ');
 describe('a finding of the run', () => {
   const text = (code: string, values: object) =>
     findingText(
-      { code, values, severity: 'CAUTION', elementId: null, bandId: null, text: '' } as never,
+      { code, values, severity: 'CAUTION', elementId: null, bandId: null } as never,
       'Window line',
     );
 

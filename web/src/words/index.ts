@@ -16,6 +16,7 @@ import {
 } from '../units';
 import type { LengthUnit, Level, Reading } from '../units';
 import { reasonText } from './asked';
+import { capital } from './capital';
 import type { RunPart } from './asked';
 
 export * from './anatomy';
@@ -422,9 +423,6 @@ function sentence(parts: string[]): string {
   return `${capital(text)}.`;
 }
 
-/** With a capital at its beginning. */
-export function capital(text: string): string {
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
-}
 export * from './bench';
+export * from './capital';
 export * from './sentences';

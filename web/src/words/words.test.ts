@@ -27,7 +27,6 @@ function reason(
     element: null,
     elementId: null,
     values: { kind, asked, reached, currency: kind === 'BUDGET' ? 'EUR' : null },
-    text: 'as the server says',
   };
 }
 
@@ -73,7 +72,7 @@ describe('a reason', () => {
       'a part is above what it is made for on 2 m: an extrapolation',
     ],
     [reason('TOO_LOSSY', null, null, 305.2), 'loses 305 dB on 2 m, too much to be assessed'],
-    [reason('SOMETHING_NEW', 'LEAST_POWER', 1, 1), 'as the server says'],
+    [reason('SOMETHING_NEW', 'LEAST_POWER', 1, 1), 'something new'],
   ])('carries its number: %#', (given, text) => {
     expect(reasonText(given, '2 m')).toBe(text);
   });

@@ -1567,7 +1567,6 @@ export interface components {
         BenchFindingResponse: {
             /** @enum {string} */
             code: "MISSING" | "IMPOSSIBLE" | "THROUGH_ABOVE_BASELINE" | "LEVELS_DISAGREE" | "CONNECTORS_BELOW_NOTHING" | "SHORT_AND_LOSSY" | "BAND_NOT_SWEPT" | "SWEEP_GAINS" | "MORE_OUT_THAN_IN" | "RIPPLE_EVERYWHERE" | "MISMATCH_COUNTS" | "OTHER_VELOCITY" | "OTHER_IMPEDANCE" | "ESTIMATE" | "LEAD_STAYED_IN" | "LEAD_TAKEN_OUT";
-            text: string;
             values: {
                 [key: string]: unknown;
             };
@@ -2264,7 +2263,6 @@ export interface components {
             elementId: string | null;
             /** @enum {string} */
             severity: "INFO" | "CAUTION";
-            text: string;
             values: {
                 [key: string]: unknown;
             };
@@ -3049,7 +3047,6 @@ export interface components {
             elementId: string | null;
             /** Format: int32 */
             requirement: number | null;
-            text: string;
             values: components["schemas"]["ReasonValuesResponse"];
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";

@@ -74,7 +74,7 @@ describe('the verdict in sentences', () => {
       outcome: 'WORSE',
       worst: FIGURE,
       likeTypes: ['rg-58', 'rg-8x'],
-      findings: [{ code: 'OTHER_VELOCITY', values: {}, text: '' }],
+      findings: [{ code: 'OTHER_VELOCITY', values: {} }],
     });
     expect(said[1]).toBe('It measures like RG-58 or RG-8X.');
     expect(said[2]).toContain('another cable than its label says');
@@ -99,11 +99,13 @@ describe('the verdict in sentences', () => {
     const text = benchFindingText({
       code: 'LEVELS_DISAGREE',
       values: { frequencyMHz: 145, oneDb: 2.5, otherDb: 3.98 } as never,
-      text: '',
     });
     expect(text.replaceAll('\u00a0', ' ')).toContain('145 MHz give 2.50 and 3.98 dB');
     expect(
-      benchFindingText({ code: 'IMPOSSIBLE', values: {}, text: 'the steps are too coarse' }),
+      benchFindingText({
+        code: 'IMPOSSIBLE',
+        values: { why: 'the steps are too coarse' as never },
+      }),
     ).toBe('The steps are too coarse.');
   });
 });

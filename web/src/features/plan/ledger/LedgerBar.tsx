@@ -1,9 +1,11 @@
 import { useMemo, useRef, useState } from 'react';
+import type { Row } from '../../../api';
 import { useShortcuts } from '../../../app/useShortcuts';
 import { Choice } from '../../../ui';
-import { words } from '../../../words';
+import { reasonText, words } from '../../../words';
 import type { Preference } from '../document/model';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
+import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { VIEWS } from '../useSheetAddress';
 import { saveLedger } from '../views/exports';
@@ -14,7 +16,9 @@ const PREFERENCES = (
 
 /** The views, the filter of the rows, and the school that orders them. */
 export function LedgerBar() {
-  const { plan, ledger, address, command } = useSheet();
+  const sheet = useSheet();
+  const { plan, ledger, address, command } = sheet;
+  const bands = bandsOf(plan).map(bandName);
   const { view, filter, put, sift } = address;
   const rows = ledger?.rows ?? [];
   const field = useRef<HTMLInputElement>(null);
@@ -29,6 +33,12 @@ export function LedgerBar() {
   function find(text: string) {
     setTyped(text);
     sift({ find: text });
+  }
+  function firstReason(row: Row): string {
+    const [first] = row.reasons;
+    return first
+      ? reasonText(first, bands[first.band ?? -1] ?? '', partsWith(row, sheet)(first))
+      : '';
   }
   const base = rows.find((r) => r.id === filter.base);
   return (
@@ -69,7 +79,7 @@ export function LedgerBar() {
           type="button"
           className="quiet"
           disabled={rows.length === 0}
-          onClick={() => saveLedger(`${plan.name}, ledger`, rows, bandsOf(plan).map(bandName))}
+          onClick={() => saveLedger(`${plan.name}, ledger`, rows, bands, firstReason)}
         >
           CSV
         </button>

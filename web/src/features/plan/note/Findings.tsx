@@ -2,6 +2,7 @@ import type { Finding } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import {
   capital,
+  codeText,
   findingText,
   isTight,
   tightestSentence,
@@ -38,7 +39,7 @@ export function Findings() {
             key={`${note.code} ${note.elementId}`}
             className={note.severity === 'CAUTION' ? 'text-marginal' : 'text-soft'}
           >
-            {findingText(note, name(index)) ?? `${capital(note.text)}.`}
+            {findingText(note, name(index)) ?? `${capital(codeText(note.code))}.`}
           </p>
         );
       })}

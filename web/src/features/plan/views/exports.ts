@@ -33,8 +33,15 @@ export function saveCsv(
   saveFile(`${name} over ${over}.csv`, 'text/csv;charset=utf-8', csvOf(over, sweep));
 }
 
+/** The first reason of a row, in words; empty for a pass. */
+type FirstReason = (row: Row) => string;
+
 /** The ledger as CSV (RFC 4180), a record a row, in base units. */
-export function ledgerCsv(rows: readonly Row[], bands: readonly string[]): string {
+export function ledgerCsv(
+  rows: readonly Row[],
+  bands: readonly string[],
+  firstReason: FirstReason,
+): string {
   const head = [
     'cable',
     'verdict',
@@ -51,11 +58,16 @@ export function ledgerCsv(rows: readonly Row[], bands: readonly string[]): strin
     r.cost?.currency,
     r.mass?.totalKg,
     ...r.cells.flatMap((c) => [c.totalLossDb, c.powerAtAntennaW, c.verdict]),
-    r.reasons[0]?.text,
+    firstReason(r),
   ]);
   return csvText([head, ...lines]);
 }
 
-export function saveLedger(name: string, rows: readonly Row[], bands: readonly string[]): void {
-  saveFile(`${name}.csv`, 'text/csv;charset=utf-8', ledgerCsv(rows, bands));
+export function saveLedger(
+  name: string,
+  rows: readonly Row[],
+  bands: readonly string[],
+  firstReason: FirstReason,
+): void {
+  saveFile(`${name}.csv`, 'text/csv;charset=utf-8', ledgerCsv(rows, bands, firstReason));
 }

@@ -77,11 +77,11 @@ final class FindingMapper {
         } else if (finding instanceof Finding.RatingUnknown f) {
             return ratingUnknown(f, band);
         } else if (finding instanceof Finding.NoLoad f) {
-            return swr("NO_LOAD", band, f.swr(), f.fromSwr(), "this is as good as no load");
+            return swr("NO_LOAD", band, f.swr(), f.fromSwr());
         } else if (finding instanceof Finding.RadioSeesSwr f) {
-            return swr("RADIO_SEES_SWR", band, f.swr(), f.bearsSwr(), "many radios reduce their power");
+            return swr("RADIO_SEES_SWR", band, f.swr(), f.bearsSwr());
         } else if (finding instanceof Finding.BeyondMatchingUnit f) {
-            return swr("BEYOND_MATCHING_UNIT", band, f.swr(), f.upToSwr(), "beyond what the matching unit copes with");
+            return swr("BEYOND_MATCHING_UNIT", band, f.swr(), f.upToSwr());
         }
         return reflects((Finding.ReflectsAtRadio) finding, band);
     }
@@ -95,10 +95,7 @@ final class FindingMapper {
                 FindingResponse.Severity.INFO,
                 asked.id(),
                 band.id(),
-                Map.of("of", what, "frequencyMHz", band.frequencyMHz()),
-                isLine
-                        ? "extrapolated beyond the sheet of " + what
-                        : "above the highest frequency of connector " + what + ": its loss is extrapolated");
+                Map.of("of", what, "frequencyMHz", band.frequencyMHz()));
     }
 
     private String sheetName(RunElement.Line line) {
@@ -121,14 +118,7 @@ final class FindingMapper {
                 Map.of(
                         "element", junction.element(),
                         "impedanceOhm", junction.ohm(),
-                        "stationOhm", junction.stationOhm()),
-                switch (junction.problem()) {
-                    case BALANCED_MEETS_COAX -> "balanced line and coaxial cable meet without a transformer";
-                    case NEEDS_BALANCED_UNIT -> "a balanced line at the radio needs a balanced matching unit";
-                    case BALANCED_INTO_RADIO ->
-                        "a balanced line at an unbalanced radio needs a transformer or a balanced matching unit";
-                    case OTHER_IMPEDANCE -> "the line is of another impedance than the station and transforms the load";
-                });
+                        "stationOhm", junction.stationOhm()));
     }
 
     private FindingResponse otherLength(Finding.OtherLength f, BandSpec band) {
@@ -139,20 +129,17 @@ final class FindingMapper {
                 FindingResponse.Severity.CAUTION,
                 line.id(),
                 band.id(),
-                Map.of("piece", label, "lengthM", f.lengthM(), "inRunM", f.inRunM()),
-                "%s is %s m long, and stands here with %s m".formatted(label, f.lengthM(), f.inRunM()));
+                Map.of("piece", label, "lengthM", f.lengthM(), "inRunM", f.inRunM()));
     }
 
     private FindingResponse copperClad(Finding.CopperCladSteel f, BandSpec band) {
         RunElement.Line line = (RunElement.Line) elements.get(f.element());
-        String note = line.typeIn(catalogue).map(t -> t.facts().note()).orElse(null);
         return new FindingResponse(
                 "COPPER_CLAD_STEEL",
                 FindingResponse.Severity.CAUTION,
                 line.id(),
                 band.id(),
-                Map.of("element", f.element(), "of", sheetName(line)),
-                note == null ? "more loss than the square-root law says, for a steel centre" : note);
+                Map.of("element", f.element(), "of", sheetName(line)));
     }
 
     private FindingResponse estimated(Finding.TransformerEstimated f, BandSpec band) {
@@ -161,8 +148,7 @@ final class FindingMapper {
                 FindingResponse.Severity.CAUTION,
                 elements.get(f.element()).id(),
                 band.id(),
-                Map.of("element", f.element(), "lossDb", f.lossDb()),
-                "what the transformer loses at this SWR is an estimate: a real core is limited by its own voltage and current");
+                Map.of("element", f.element(), "lossDb", f.lossDb()));
     }
 
     private FindingResponse ratingUnknown(Finding.RatingUnknown f, BandSpec band) {
@@ -172,17 +158,16 @@ final class FindingMapper {
                 FindingResponse.Severity.INFO,
                 isUnit ? null : elements.get(f.element().getAsInt()).id(),
                 band.id(),
-                isUnit ? Map.of() : Map.of("element", f.element().getAsInt()),
-                isUnit ? "nobody has said what the matching unit bears" : "nobody has said what this part bears");
+                isUnit ? Map.of() : Map.of("element", f.element().getAsInt()));
     }
 
     /** An SWR without bound has no number in JSON, and is left out. */
-    private static FindingResponse swr(String code, BandSpec band, double swr, double limit, String text) {
+    private static FindingResponse swr(String code, BandSpec band, double swr, double limit) {
         Map<String, Object> values = new HashMap<>(Map.of("limit", limit));
         if (Double.isFinite(swr)) {
             values.put("swr", swr);
         }
-        return new FindingResponse(code, FindingResponse.Severity.CAUTION, null, band.id(), values, text);
+        return new FindingResponse(code, FindingResponse.Severity.CAUTION, null, band.id(), values);
     }
 
     private static FindingResponse reflects(Finding.ReflectsAtRadio f, BandSpec band) {
@@ -191,7 +176,6 @@ final class FindingMapper {
                 FindingResponse.Severity.CAUTION,
                 null,
                 band.id(),
-                Map.of("reflectionLossDb", f.reflectionLossDb(), "swrAtRadio", f.swrAtRadio()),
-                "the line is flat, but not of the radio's impedance: it still reflects at the radio");
+                Map.of("reflectionLossDb", f.reflectionLossDb(), "swrAtRadio", f.swrAtRadio()));
     }
 }

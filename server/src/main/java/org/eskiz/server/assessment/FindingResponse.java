@@ -11,15 +11,13 @@ import org.jspecify.annotations.Nullable;
  * @param elementId element it concerns; null for none or for one without an id
  * @param bandId band it concerns; null likewise
  * @param values the numbers and names in it, in base units
- * @param text the same in English, for whoever has no sentence of their own
  */
 public record FindingResponse(
         String code,
         Severity severity,
         @Nullable String elementId,
         @Nullable String bandId,
-        Map<String, Object> values,
-        String text) {
+        Map<String, Object> values) {
 
     public enum Severity {
         INFO,

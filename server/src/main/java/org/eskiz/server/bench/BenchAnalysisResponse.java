@@ -121,10 +121,9 @@ record BenchAnalysisResponse(
     /**
      * Something the operator should know.
      *
-     * @param values the numbers and names in it, in base units
-     * @param text in English, for whoever has no sentence of their own
+     * @param values the numbers and names in it, in base units; of what is impossible also {@code why}, in a sentence
      */
-    record BenchFindingResponse(Code code, Map<String, Object> values, String text) {}
+    record BenchFindingResponse(Code code, Map<String, Object> values) {}
 
     /** What a finding is about. */
     enum Code {

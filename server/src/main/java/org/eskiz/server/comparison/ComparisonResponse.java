@@ -164,8 +164,7 @@ public record ComparisonResponse(
             @Nullable String bandId,
             @Nullable Integer element,
             @Nullable String elementId,
-            ReasonValuesResponse values,
-            String text) {}
+            ReasonValuesResponse values) {}
 
     /**
      * The numbers of a reason, in the unit of the requirement's kind; money in a currency.

@@ -249,8 +249,7 @@ final class RowMapper {
                 reason.element().isEmpty()
                         ? null
                         : request.run().get(reason.element().getAsInt()).id(),
-                values,
-                ReasonText.of(reason, kind, band));
+                values);
     }
 
     private static Integer boxed(OptionalInt value) {

@@ -177,7 +177,7 @@ class SweepsOverHttpTest {
         return analysis.get("findings")
                 .valueStream()
                 .filter(f -> f.get("code").asString().equals("IMPOSSIBLE"))
-                .map(f -> f.get("text").asString())
+                .map(f -> f.get("values").get("why").asString())
                 .findFirst()
                 .orElse("");
     }

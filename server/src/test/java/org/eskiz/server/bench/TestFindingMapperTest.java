@@ -5,12 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.eskiz.core.bench.SweepDoubt;
 import org.eskiz.core.bench.TestFinding;
-import org.eskiz.server.bench.BenchAnalysisResponse.BenchFindingResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.Code;
 import org.junit.jupiter.api.Test;
 
@@ -36,12 +34,10 @@ class TestFindingMapperTest {
             .toList();
 
     @Test
-    void everythingThatCanBeFoundHasACodeAndASentence() {
+    void everythingThatCanBeFoundHasACode() {
         Set<Code> codes = new HashSet<>();
         for (TestFinding finding : ONE_OF_EACH) {
-            BenchFindingResponse response = TestFindingMapper.response(finding);
-            codes.add(response.code());
-            assertThat(response.text()).as(finding.toString()).isNotBlank().doesNotContain("%", "null");
+            codes.add(TestFindingMapper.response(finding).code());
         }
         Set<Code> all = new HashSet<>(List.of(Code.values()));
         all.remove(Code.IMPOSSIBLE);
@@ -73,19 +69,6 @@ class TestFindingMapperTest {
     void theSecondSweepThatWouldMakeItAMeasurementIsNamed() {
         assertThat(values(new TestFinding.Estimate(true))).containsEntry("missing", "open");
         assertThat(values(new TestFinding.Estimate(false))).containsEntry("missing", "shorted");
-    }
-
-    @Test
-    void sentencesHavePointsWhateverTheMachineSpeaks() {
-        Locale before = Locale.getDefault();
-        try {
-            Locale.setDefault(Locale.GERMANY);
-            assertThat(TestFindingMapper.response(new TestFinding.ShortAndLossy(0.5, 1.5))
-                            .text())
-                    .contains("0.50 dB");
-        } finally {
-            Locale.setDefault(before);
-        }
     }
 
     private static java.util.Map<String, Object> values(TestFinding finding) {

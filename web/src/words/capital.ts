@@ -1,0 +1,4 @@
+/** With a capital at its beginning. */
+export function capital(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+}
