@@ -15,7 +15,7 @@ class BuiltInFilesTest {
 
     private static final Map<Integer, String> DIGESTS = Map.of(
             1, "d6d5a6b1bedd90f2116f4e46f79901cc753e5cc87067d8cb6246158354010bad",
-            2, "818a7becedcaab4f5f5be83f5358c06d857af1100aac6c5fb2665eecab055b25");
+            2, "f41535864e536029dd2a9eeffcb598d5d921e203ffdc101bc10e318b19c15733");
 
     @Test
     void theFilesAreOfTheirEdition() throws IOException, NoSuchAlgorithmException {
