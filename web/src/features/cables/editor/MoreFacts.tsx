@@ -73,9 +73,9 @@ export function MoreFacts({ editing }: { editing: DraftEditing }) {
             onChange={(answer) => set({ copperCladSteel: answer === 'yes' })}
           />
         </Labelled>
-        <Labelled text="between the rows of its sheet">
+        <Labelled text="between two rows">
           <Select
-            label="between the rows of its sheet"
+            label="between two rows"
             value={draft.followsPoints ? 'rows' : 'law'}
             options={[
               { value: 'law', text: 'the fitted law is followed' },

@@ -89,7 +89,7 @@ class DecidingTest {
         Locator value = page.getByTestId("value-view");
         assertThat(value).containsText("it pays to go as far as");
         sheet.field("worth of a dB").fill("0.5");
-        assertThat(value).containsText("as far as RG-174");
+        assertThat(value).containsText("as far as RG-6");
         sheet.field("worth of a dB").fill("20");
         assertThat(value).not().containsText("as far as RG-174");
     }

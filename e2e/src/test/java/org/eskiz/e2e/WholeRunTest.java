@@ -186,6 +186,27 @@ class WholeRunTest {
     }
 
     @Test
+    void aReadingAtTheRadioKeepsTheRunItWasReadThrough(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        page.getByLabel("what is known of the antenna: SWR at the antenna").click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName("SWR at the radio").setExact(true))
+                .click();
+        sheet.field("SWR at the radio").fill("1.1");
+        sheet.field("SWR at the radio").press("Enter");
+        Locator bands = page.getByLabel("bands", new Page.GetByLabelOptions().setExact(true));
+        assertThat(bands).containsText("at the antenna");
+        sheet.field("length").fill("30");
+        sheet.field("length").press("Enter");
+        assertThat(bands).containsText(Pattern.compile("read at the radio through 20.m RG-58: 1.13 at the antenna"));
+        sheet.button("Read anew").click();
+        assertThat(bands).not().containsText("read at the radio through");
+        page.keyboard().press("Control+z");
+        assertThat(bands).containsText("read at the radio through");
+    }
+
+    @Test
     void impossiblePairsArePointedOut(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         put(page, "add between UHF and the antenna", "window");

@@ -24,6 +24,9 @@ public final class WorkEstimate {
     /** To find the hottest place and the highest voltage of one line at one angle. */
     private static final int STEPS_A_PEAK = 150;
 
+    /** To see at one angle whether a line may come near to its rating, and to find out where it may. */
+    private static final int STEPS_A_STRAIN = 15;
+
     /** To draw one line at one angle: 721 points at most. */
     private static final int STEPS_A_DRAWN_LINE = 721 * 6;
 
@@ -70,12 +73,13 @@ public final class WorkEstimate {
     /**
      * Steps of one row of a comparison.
      *
-     * @param asksMargins whether it is judged by what it bears
+     * @param asksMargins whether it is asked how many times over its parts bear what they get; whether they do is judged always
      * @param asksReach whether it is asked how far it goes
      */
     public long row(boolean asksMargins, boolean asksReach) {
         return bands.stream()
-                .mapToLong(b -> TIMES_A_ROW * once(b) + (asksMargins ? margins(b) : 0) + (asksReach ? reach(b) : 0))
+                .mapToLong(b ->
+                        TIMES_A_ROW * once(b) + (asksMargins ? margins(b) : strain(b)) + (asksReach ? reach(b) : 0))
                 .sum();
     }
 
@@ -110,6 +114,10 @@ public final class WorkEstimate {
 
     private long margins(BandSpec band) {
         return boundaries(band) + (long) angles(band) * STEPS_A_PEAK * lines();
+    }
+
+    private long strain(BandSpec band) {
+        return (long) angles(band) * STEPS_A_STRAIN * lines();
     }
 
     private long drawn(BandSpec band) {
