@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.LongSupplier;
 import org.apache.commons.numbers.complex.Complex;
 
 /**
@@ -41,6 +42,7 @@ final class Analyser extends Instrument {
 
     private final Random random = new Random();
     private final Set<Standard> collected = EnumSet.noneOf(Standard.class);
+    private final LongSupplier nanoTime;
     private double startHz;
     private double stopHz;
     private int points;
@@ -51,6 +53,16 @@ final class Analyser extends Instrument {
     private boolean isSwept;
 
     Analyser() {
+        this(System::nanoTime);
+    }
+
+    /**
+     * One that lives by a clock of its own.
+     *
+     * @param nanoTime as {@link System#nanoTime}
+     */
+    Analyser(LongSupplier nanoTime) {
+        this.nanoTime = nanoTime;
         reset();
     }
 
@@ -126,14 +138,14 @@ final class Analyser extends Instrument {
                     "-221,\"Settings conflict; open, short and load must be acquired first\"");
         }
         isCorrected = true;
-        correctedAt = System.nanoTime();
+        correctedAt = nanoTime.getAsLong();
     }
 
     private void begin() {
         if (!(stopHz > startHz)) {
             throw new IllegalArgumentException("-221,\"Settings conflict; the sweep must rise\"");
         }
-        sweepStarted = System.nanoTime();
+        sweepStarted = nanoTime.getAsLong();
         isSwept = true;
     }
 
@@ -143,7 +155,7 @@ final class Analyser extends Instrument {
             return 0;
         }
         double perPoint = fault() == Fault.SLOW ? 10 * MS_PER_POINT : MS_PER_POINT;
-        double done = (System.nanoTime() - sweepStarted) / 1e6 / (perPoint * points);
+        double done = (nanoTime.getAsLong() - sweepStarted) / 1e6 / (perPoint * points);
         double most = fault() == Fault.HALF ? 0.5 : 1;
         return (int) Math.floor(100 * Math.min(most, done));
     }
@@ -192,7 +204,7 @@ final class Analyser extends Instrument {
             case "ONE" -> piece.reflection(hz, farEnd.reflection);
             default -> throw new IllegalArgumentException("-224,\"Illegal parameter value; " + what + "\"");
         };
-        double minutes = isCorrected ? (System.nanoTime() - correctedAt) / 6e10 : 0;
+        double minutes = isCorrected ? (nanoTime.getAsLong() - correctedAt) / 6e10 : 0;
         return isCorrected ? ideal.multiply(1 + DRIFT_PER_MINUTE * Math.min(minutes, 60)) : uncorrected(ideal, hz);
     }
 

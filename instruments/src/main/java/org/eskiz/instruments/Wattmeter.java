@@ -2,6 +2,7 @@ package org.eskiz.instruments;
 
 import java.util.Locale;
 import java.util.Random;
+import java.util.function.LongSupplier;
 
 /**
  * A wattmeter with a dummy load, and the radio that is keyed into it: right at the radio, or through the connected cable. Its
@@ -17,6 +18,7 @@ final class Wattmeter extends Instrument {
 
     private final Random random = new Random();
     private double frequencyHz;
+    private final LongSupplier nanoTime;
     private double powerW;
     private boolean isThrough;
     private long keyedAt;
@@ -24,6 +26,16 @@ final class Wattmeter extends Instrument {
     private double longestKeyS;
 
     Wattmeter() {
+        this(System::nanoTime);
+    }
+
+    /**
+     * One that lives by a clock of its own.
+     *
+     * @param nanoTime as {@link System#nanoTime}
+     */
+    Wattmeter(LongSupplier nanoTime) {
+        this.nanoTime = nanoTime;
         reset();
     }
 
@@ -85,14 +97,14 @@ final class Wattmeter extends Instrument {
             return;
         }
         if (!down && keyedAt != 0) {
-            keyedForS += (System.nanoTime() - keyedAt) / 1e9;
+            keyedForS += (nanoTime.getAsLong() - keyedAt) / 1e9;
         }
-        keyedAt = down ? System.nanoTime() : 0;
+        keyedAt = down ? nanoTime.getAsLong() : 0;
     }
 
     /** A key that is held too long is let go, as a careful radio does. */
     private boolean isKeyed() {
-        if (keyedAt != 0 && (System.nanoTime() - keyedAt) / 1e9 > longestKeyS) {
+        if (keyedAt != 0 && (nanoTime.getAsLong() - keyedAt) / 1e9 > longestKeyS) {
             key(false);
             error("-200,\"Execution error; keyed longer than its limit, let go\"");
         }
@@ -103,7 +115,7 @@ final class Wattmeter extends Instrument {
         if (!isKeyed()) {
             return 0;
         }
-        double warm = Math.min(1, (keyedForS + (System.nanoTime() - keyedAt) / 1e9) / WARM_AFTER_S);
+        double warm = Math.min(1, (keyedForS + (nanoTime.getAsLong() - keyedAt) / 1e9) / WARM_AFTER_S);
         double made = powerW * (1 - WARMING * warm);
         double left = isThrough
                 ? Math.pow(shelf.connected().scattering(frequencyHz)[1].abs(), 2)

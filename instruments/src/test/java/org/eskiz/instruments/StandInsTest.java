@@ -10,7 +10,9 @@ import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Arrays;
+import java.util.concurrent.atomic.AtomicLong;
 import org.apache.commons.numbers.complex.Complex;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -63,11 +65,13 @@ class StandInsTest {
 
     @Test
     void aSweepIsDataOnlyWhenItHasRunThrough() throws InterruptedException {
-        Analyser analyser = new Analyser();
+        AtomicLong now = new AtomicLong(1);
+        Analyser analyser = new Analyser(now::get);
         analyser.handle("SENS:SWE:POIN 3");
         analyser.handle("INIT");
         assertThat(analyser.handle("CALC:DATA? FREQ")).isNull();
         assertThat(said(analyser, "SYST:ERR?")).startsWith("-230");
+        now.addAndGet(Duration.ofMinutes(1).toNanos());
         assertThat(said(analyser, "*OPC?")).isEqualTo("1");
         byte[] block = analyser.handle("CALC:DATA? FREQ");
         assertThat(new String(block, 0, 4, StandardCharsets.US_ASCII)).isEqualTo("#224");
@@ -138,7 +142,6 @@ class StandInsTest {
             serving.setDaemon(true);
             serving.start();
             try (Socket visitor = new Socket(InetAddress.getLoopbackAddress(), socket.port())) {
-                visitor.setSoTimeout(5000);
                 visitor.getOutputStream()
                         .write("SOUR:POW 20;OUTP ON;OUTP?;*IDN?\n".getBytes(StandardCharsets.US_ASCII));
                 var lines =

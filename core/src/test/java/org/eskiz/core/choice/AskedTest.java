@@ -96,6 +96,18 @@ class AskedTest {
     }
 
     @Test
+    void theReceivePenaltyIsJudgedAtTheWorstAngleToo() {
+        RunAssessment a = assessment();
+        double mean = BAND.listening().get().penaltyDb(a.throughLossDb());
+        double worst = BAND.listening().get().penaltyDb(a.throughLossAtWorstAngleDb());
+        assertThat(worst).isGreaterThan(mean);
+        var between = new Requirement.OnBand(BandFigure.RECEIVE_PENALTY, (mean + worst) / 2);
+        Reason reason = onlyReason(row(BAND, between, candidate(MEDIUM, KNOWN, Ratings.UNKNOWN, 0)));
+        assertThat(reason.cause()).isEqualTo(Cause.MISSED_AT_WORST_ANGLE);
+        assertThat(reason.reached().orElseThrow()).isCloseTo(worst, within(1e-12));
+    }
+
+    @Test
     void aRatingMarginUnderOneAndAHalfIsMarginal() {
         var ratings = Ratings.ofLine(Optional.of(new AveragePower(200, 145, 40, 80)), OptionalDouble.of(150));
         var strong = Ratings.ofLine(ratings.average(), OptionalDouble.of(1500));

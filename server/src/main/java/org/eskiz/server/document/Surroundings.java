@@ -49,7 +49,7 @@ public final class Surroundings {
     /** What the run costs on receive, dB; null where nothing is known of the noise outside. */
     public Double receivePenaltyDb(RunAssessment a) {
         return listening(a.conditions().frequencyMHz())
-                .map(l -> l.penaltyDb(a.runLossDb() + a.matchingLossDb()))
+                .map(l -> l.penaltyDb(a.throughLossDb()))
                 .orElse(null);
     }
 
