@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Changes, Row } from '../api';
+import type { Changes, Row, ValueSteps } from '../api';
 import {
   certaintySentence,
   cheaperSentence,
   farthestSentence,
   insteadSentence,
+  kneeSentence,
   loosened,
   stepUpSentence,
 } from './changes';
@@ -90,5 +91,27 @@ describe('what would change the answer', () => {
     expect(
       plainly(farthestSentence(changes(of as Partial<Changes>), 'Foam 10', ['70 cm'], 'm')),
     ).toBe(text);
+  });
+});
+
+describe('where more money stops paying', () => {
+  const ladder = {
+    currency: 'EUR',
+    knee: 0,
+    points: [{ rowId: 'rg-6', name: 'RG-6' }],
+    steps: [{ rowId: 'rg-6' }, { rowId: 'foam-10', costPerDb: 77 }],
+  } as unknown as ValueSteps;
+
+  it.each([
+    [
+      'PASS',
+      'At 20 EUR for a dB on 2 m it pays to go as far as RG-6. The next step costs 77 EUR per dB.',
+    ],
+    [
+      'FAIL',
+      'At 20 EUR for a dB on 2 m it pays to go as far as RG-6, which fails what is asked. The next step costs 77 EUR per dB.',
+    ],
+  ] as const)('no cable that fails is spoken of as if it would do: %s', (verdict, text) => {
+    expect(plainly(kneeSentence(ladder, 20, '2 m', [{ id: 'rg-6', verdict }]))).toBe(text);
   });
 });

@@ -148,17 +148,23 @@ export function matchingMovedSentence(
 }
 
 /** Where the ladder of value stops paying. */
-export function kneeSentence(ladder: ValueSteps, worthPerDb: number, band: string): string {
+export function kneeSentence(
+  ladder: ValueSteps,
+  worthPerDb: number,
+  band: string,
+  rows: readonly Pick<Row, 'id' | 'verdict'>[],
+): string {
   const step = ladder.steps[ladder.knee];
   const point = ladder.points.find((p) => p.rowId === step?.rowId);
   const next = ladder.steps[ladder.knee + 1];
   if (!step || !point) return 'No cable of known price stands here.';
+  const fails = rows.find((r) => r.id === point.rowId)?.verdict === 'FAIL';
   const after =
     next?.costPerDb == null
       ? 'Nothing loses less.'
       : `The next step costs ${moneyFigure(next.costPerDb)} ${ladder.currency ?? ''} per dB.`;
   return tied(
-    `At ${moneyFigure(worthPerDb)} ${ladder.currency ?? ''} for a dB on ${band} it pays to go as far as ${point.name}. ${after}`,
+    `At ${moneyFigure(worthPerDb)} ${ladder.currency ?? ''} for a dB on ${band} it pays to go as far as ${point.name}${fails ? ', which fails what is asked' : ''}. ${after}`,
   );
 }
 

@@ -11,7 +11,7 @@ import { ValueStepList } from './ValueStepList';
 
 /** Cost against loss on the band in focus: the steps up, and where they stop paying. */
 export function ValueView() {
-  const { plan, band: inFocus, focus, catalogue } = useSheet();
+  const { plan, band: inFocus, focus, catalogue, ledger } = useSheet();
   const { settings, change } = usePreferences();
   const drawn = useRef<HTMLDivElement>(null);
   const worthPerDb = settings.cableWorthPerDb;
@@ -60,7 +60,7 @@ export function ValueView() {
         <SaveDrawing name={`${plan.name}, value`} drawn={drawn} asSvg={true} />
       </p>
       <p className="flex flex-wrap items-baseline gap-x-1 pb-1">
-        <span>{kneeSentence(ladder, worthPerDb, band)}</span>
+        <span>{kneeSentence(ladder, worthPerDb, band, ledger?.rows ?? [])}</span>
         <span className="ml-2 inline-flex items-baseline gap-1 text-soft">
           A dB is worth
           <QuantityField
