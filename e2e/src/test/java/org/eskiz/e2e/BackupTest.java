@@ -69,11 +69,12 @@ class BackupTest {
         Files.createSymbolicLink(open.resolve("link"), Path.of("/etc/passwd"));
         refused(server, pack(open, "manifest", "rows.dump", "link"), "not everything in it is a plain file");
         refused(server, pack(open, "manifest", "rows.dump", "../open/digest"), "it has other files in it");
+        String written = Files.readString(open.resolve("manifest"));
         Files.writeString(open.resolve("manifest"), "eskiz-backup 2\nschema 99\n");
         refused(server, pack(open, "manifest", "rows.dump", "digest"), "was made by a newer Eskiz");
         Files.writeString(open.resolve("manifest"), "eskiz-backup 2\nschema 7; touch " + trace + "\n");
         refused(server, pack(open, "manifest", "rows.dump", "digest"), "does not say of which version it is");
-        Files.writeString(open.resolve("manifest"), "eskiz-backup 2\nschema 7\n");
+        Files.writeString(open.resolve("manifest"), written);
         Files.writeString(open.resolve("digest"), "plan|9|x\n");
         refused(server, pack(open, "manifest", "rows.dump", "digest"), "is not what was written into it");
         Files.writeString(open.resolve("rows.dump"), "\\! touch " + trace + "\n");
