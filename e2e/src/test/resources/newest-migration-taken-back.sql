@@ -1,9 +1,8 @@
--- Takes the newest migration back, so that a start has something to migrate. A new migration gets its own here.
-drop table keyed_transmitter, built_in_catalogue, transfer_upload_part, transfer_upload;
-alter table outing drop constraint outing_in_one_place;
-alter table outing drop column overlaps_another;
-drop extension btree_gist;
-drop trigger bench_test_revision_is_final on bench_test_revision;
-alter function refuse_reserved_cable_key() reset all;
-alter function refuse_change() reset all;
-delete from flyway_schema_history where version = '7';
+-- Takes back V8, so that a database looks as if an earlier version had made it.
+update connector set impedance_ohm = 50 where impedance_ohm is null;
+alter table connector alter column impedance_ohm set not null;
+alter table connector drop column bump_ohm, drop column bump_mm;
+drop table connector_revision;
+alter table cable_type_revision
+    drop column shield_bore_mm, drop column copper_clad_steel, drop column follows_points, drop column wet_times;
+delete from flyway_schema_history where version = '8';
