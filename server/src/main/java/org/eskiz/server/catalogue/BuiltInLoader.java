@@ -22,7 +22,6 @@ public class BuiltInLoader {
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
     private final ConnectorRepository connectors;
-    private final ConnectorRevisionRepository connectorRevisions;
     private final EntityManager database;
     private final Clock clock;
 
@@ -30,13 +29,11 @@ public class BuiltInLoader {
             CableTypeRepository types,
             CableTypeRevisionRepository revisions,
             ConnectorRepository connectors,
-            ConnectorRevisionRepository connectorRevisions,
             EntityManager database,
             Clock clock) {
         this.types = types;
         this.revisions = revisions;
         this.connectors = connectors;
-        this.connectorRevisions = connectorRevisions;
         this.database = database;
         this.clock = clock;
     }
@@ -85,16 +82,8 @@ public class BuiltInLoader {
     }
 
     private void loadConnector(ConnectorEntity read) {
-        Optional<ConnectorEntity> stored = connectors.findByKey(read.key);
-        if (stored.isEmpty()) {
-            connectors.save(read);
-        } else if (!says(stored.get(), read)) {
-            connectorRevisions.save(ConnectorRevisionEntity.of(stored.get(), Instant.now(clock)));
-            stored.get().takeOver(read);
-        }
-    }
-
-    private static boolean says(ConnectorEntity stored, ConnectorEntity read) {
-        return ConnectorRequest.of(stored.connector()).equals(ConnectorRequest.of(read.connector()));
+        connectors
+                .findByKey(read.key)
+                .ifPresentOrElse(stored -> stored.sayInstead(read, Instant.now(clock)), () -> connectors.save(read));
     }
 }

@@ -1,14 +1,23 @@
 package org.eskiz.server.catalogue;
 
+import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
+import jakarta.persistence.Embeddable;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.eskiz.core.cable.InsertionLoss;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -68,10 +77,48 @@ class ConnectorEntity {
     String note;
     Instant retiredAt;
 
+    /** What it said before each change. */
+    @ElementCollection
+    @CollectionTable(name = "connector_revision", joinColumns = @JoinColumn(name = "connector_id"))
+    Set<EarlierRevision> earlier = new HashSet<>();
+
     ConnectorEntity() {}
 
-    /** Takes over what another says, and stays who it is. */
-    void takeOver(ConnectorEntity other) {
+    /** Says what another says, and stays who it is; what it said is kept. To say the same again changes nothing. */
+    void sayInstead(ConnectorEntity other, Instant now) {
+        ConnectorRequest said = said();
+        other.key = key;
+        if (!said.equals(other.said())) {
+            earlier.add(new EarlierRevision(version, now, said));
+            takeOver(other);
+        }
+    }
+
+    private ConnectorRequest said() {
+        return ConnectorRequest.of(connector());
+    }
+
+    /** Everything it ever was, newest first. */
+    List<Connector> history() {
+        return Stream.concat(
+                        Stream.of(connector()),
+                        earlier.stream()
+                                .sorted(Comparator.comparing(EarlierRevision::number)
+                                        .reversed())
+                                .map(this::asItWas))
+                .toList();
+    }
+
+    private Connector asItWas(EarlierRevision revision) {
+        ConnectorEntity then = OwnConnectorService.entity(revision.said());
+        then.operatorId = operatorId;
+        then.key = key;
+        then.version = revision.number();
+        then.retiredAt = retiredAt;
+        return then.connector();
+    }
+
+    private void takeOver(ConnectorEntity other) {
         name = other.name;
         impedanceOhm = other.impedanceOhm;
         c1DbPerSqrtMHz = other.c1DbPerSqrtMHz;
@@ -119,4 +166,11 @@ class ConnectorEntity {
                 operatorId == null,
                 retiredAt != null);
     }
+
+    /** One as it is stored. */
+    @Embeddable
+    record EarlierRevision(
+            int number,
+            Instant replacedAt,
+            @JdbcTypeCode(SqlTypes.JSON) ConnectorRequest said) {}
 }

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -27,19 +26,12 @@ class OwnConnectorService {
     private static final int PRICE_PLACES = 4;
 
     private final ConnectorRepository connectors;
-    private final ConnectorRevisionRepository revisions;
     private final OperatorService operators;
     private final IdempotentStore store;
     private final Clock clock;
 
-    OwnConnectorService(
-            ConnectorRepository connectors,
-            ConnectorRevisionRepository revisions,
-            OperatorService operators,
-            IdempotentStore store,
-            Clock clock) {
+    OwnConnectorService(ConnectorRepository connectors, OperatorService operators, IdempotentStore store, Clock clock) {
         this.connectors = connectors;
-        this.revisions = revisions;
         this.operators = operators;
         this.store = store;
         this.clock = clock;
@@ -112,12 +104,7 @@ class OwnConnectorService {
         if (request.revision() != null && request.revision() != mine.version) {
             throw changed(request, mine);
         }
-        ConnectorEntity said = entity(request);
-        said.key = mine.key;
-        if (!ConnectorRequest.of(said.connector()).equals(ConnectorRequest.of(mine.connector()))) {
-            revisions.save(ConnectorRevisionEntity.of(mine, Instant.now(clock)));
-            mine.takeOver(said);
-        }
+        mine.sayInstead(entity(request), Instant.now(clock));
         connectors.flush();
         return mine.connector();
     }
@@ -135,12 +122,10 @@ class OwnConnectorService {
     /** Everything a connector ever was, newest first. */
     @Transactional(readOnly = true)
     List<Connector> history(String key) {
-        ConnectorEntity now = connectors.findByKey(key).orElseThrow(() -> new NotFoundException("connector", key));
-        return Stream.concat(
-                        Stream.of(now.connector()),
-                        revisions.findByIdConnectorIdOrderByIdNumberDesc(now.id).stream()
-                                .map(r -> r.connector(now)))
-                .toList();
+        return connectors
+                .findByKey(key)
+                .orElseThrow(() -> new NotFoundException("connector", key))
+                .history();
     }
 
     @Transactional

@@ -8,7 +8,7 @@ import static org.eskiz.server.catalogue.csv.Column.yes;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.stream.Stream;
-import org.eskiz.core.cable.ConnectorPower;
+import org.eskiz.core.cable.AveragePower;
 import org.eskiz.server.catalogue.BuiltInFiles;
 import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.catalogue.ConnectorRequest;
@@ -106,7 +106,7 @@ public final class ConnectorCsv {
                 MAX.in(cells),
                 PEAK_VOLTAGE.in(cells),
                 AVERAGE_POWER.in(cells),
-                AVERAGE_POWER.isOld(cells) ? Double.valueOf(ConnectorPower.USUAL_FREQUENCY_MHZ) : RATED_AT.in(cells),
+                AVERAGE_POWER.isOld(cells) ? Double.valueOf(AveragePower.USUAL_FREQUENCY_MHZ) : RATED_AT.in(cells),
                 WATERTIGHT.in(cells),
                 fits.leastMm,
                 fits.mostMm,
