@@ -1,5 +1,6 @@
 package org.eskiz.core.cable;
 
+import org.eskiz.core.unit.Physics;
 import org.eskiz.core.unit.Require;
 
 /**
@@ -12,8 +13,16 @@ import org.eskiz.core.unit.Require;
  */
 public record Bump(double impedanceOhm, double lengthMm) {
 
+    private static final double HZ_PER_MHZ = 1e6;
+    private static final double M_PER_MM = 1e-3;
+
     public Bump {
         Require.positive("impedance of the bump in ohm", impedanceOhm);
         Require.notNegative("length of the bump in mm", lengthMm);
+    }
+
+    /** What it turns the phase of a wave, radians: {@code 2πf·l/c}. */
+    public double radians(double frequencyMHz) {
+        return 2 * Math.PI * frequencyMHz * HZ_PER_MHZ * lengthMm * M_PER_MM / Physics.SPEED_OF_LIGHT;
     }
 }

@@ -12,9 +12,6 @@ import org.eskiz.core.unit.Require;
  */
 public record ConnectorPower(double powerW, double frequencyMHz) {
 
-    /** Frequency at which ratings are compared. */
-    public static final double USUAL_FREQUENCY_MHZ = 30;
-
     public ConnectorPower {
         Require.positive("average power in W", powerW);
         Require.positive("frequency in MHz", frequencyMHz);

@@ -12,7 +12,7 @@ import org.eskiz.core.unit.Require;
  */
 public record ShieldBore(double mm, Known known) {
 
-    /** Jacket and braid take the rest: from data sheets of braided cables of 3 to 15 mm. */
+    /** Jacket and braid take the rest: a rule of thumb, for where nobody says. */
     private static final double SHARE_OF_A_BRAIDED_CABLE = 0.65;
 
     /** Where the figure comes from. */

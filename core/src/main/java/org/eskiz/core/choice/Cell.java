@@ -11,6 +11,11 @@ import org.eskiz.core.run.RunAssessment;
  */
 public record Cell(Optional<RunAssessment> assessment, Judgement judgement) {
 
+    /** Whether anything of it rests on a figure from beyond what is known. */
+    public boolean isExtrapolated() {
+        return assessment.map(RunAssessment::isExtrapolated).orElse(false);
+    }
+
     /** Infinite where more is lost than can be assessed. */
     double totalLossDb() {
         return assessment.map(RunAssessment::totalLossDb).orElse(Double.POSITIVE_INFINITY);

@@ -73,7 +73,7 @@ record Margins(
         List<Bearing> heat = new ArrayList<>();
         List<Bearing> voltage = new ArrayList<>();
         for (int i = 0; i < most.length; i++) {
-            if (!isAbsent(assessment, i)) {
+            if (!assessment.run().elements().get(i).isAbsent()) {
                 int part = i;
                 DoubleFunction<OptionalDouble> ofHeat = w -> powerMargin(assessment, rated, part, w);
                 bearing(
@@ -118,12 +118,8 @@ record Margins(
 
     private static boolean isKnown(RunAssessment assessment, Rated rated, Predicate<Ratings> isStated) {
         return rated.chosen().stream()
-                .filter(i -> !isAbsent(assessment, i))
+                .filter(i -> !assessment.run().elements().get(i).isAbsent())
                 .allMatch(i -> isStated.test(rated.ratings().get(i)));
-    }
-
-    private static boolean isAbsent(RunAssessment assessment, int element) {
-        return assessment.run().elements().get(element) instanceof Element.Line line && line.isAbsent();
     }
 
     private static OptionalDouble voltageMargin(Rated rated, int element, double voltageRms) {

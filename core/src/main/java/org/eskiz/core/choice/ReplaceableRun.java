@@ -83,15 +83,6 @@ public record ReplaceableRun(
         return ((Element.Line) run.elements().get(element)).lengthM();
     }
 
-    /** The impedance that stands where the first section begins: the radio's, changed by transformers before it. */
-    double nominalOhm(double radioOhm) {
-        double ohm = radioOhm;
-        for (Element e : run.elements().subList(0, sections.get(0))) {
-            ohm *= e instanceof Element.Transformer t ? t.impedanceRatio() : 1;
-        }
-        return ohm;
-    }
-
     /** One cable for all of its sections. */
     List<Candidate> everywhere(Candidate candidate) {
         return Collections.nCopies(sections.size(), candidate);
@@ -161,28 +152,19 @@ public record ReplaceableRun(
 
     /** What meets in the run, with a filling, that does not belong together. */
     List<LineJunction> junctions(List<Candidate> filling, Band at) {
-        List<LineJunction.Part> parts = new ArrayList<>();
-        for (int i = 0; i < run.elements().size(); i++) {
-            parts.add(part(filling, i));
+        List<Boolean> isBalanced =
+                new ArrayList<>(known.stream().map(Known::balanced).toList());
+        for (int i = 0; i < sections.size(); i++) {
+            isBalanced.set(sections.get(i), filling.get(i).balanced());
         }
-        return LineJunction.problems(parts, at.radio(), at.unit());
-    }
-
-    private LineJunction.Part part(List<Candidate> filling, int element) {
-        int section = sections.indexOf(element);
-        if (section >= 0) {
-            Candidate chosen = filling.get(section);
-            return new LineJunction.Part.Line(chosen.balanced(), chosen.cable().impedanceOhm());
-        }
-        return LineJunction.Part.of(
-                run.elements().get(element), known.get(element).balanced());
+        return LineJunction.problems(LineJunction.parts(filledWith(filling), isBalanced), at.radio(), at.unit());
     }
 
     /** What is on offer with a filling. */
     Quotation offer(List<Candidate> filling, Purchase purchase, double radioOhm) {
-        double nominalOhm = nominalOhm(radioOhm);
+        double stationOhm = run.stationOhm(sections.get(0), radioOhm);
         Suitability worst = filling.stream()
-                .map(c -> Suitability.of(c, nominalOhm))
+                .map(c -> Suitability.of(c, stationOhm))
                 .max(Suitability::compareTo)
                 .orElseThrow();
         Optional<Money> cost = cost(filling, purchase);

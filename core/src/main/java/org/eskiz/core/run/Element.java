@@ -13,6 +13,11 @@ public sealed interface Element {
     /** What the element turns into heat between terminations of its own impedance, in dB, at least 0. */
     double heatDb(double frequencyMHz, double ambientC);
 
+    /** Whether there is nothing of it, to carry a wave, to be heated or to bear a voltage. */
+    default boolean isAbsent() {
+        return false;
+    }
+
     /** Whether the loss at a frequency lies beyond what is known of the element. */
     boolean isExtrapolatedAt(double frequencyMHz);
 
@@ -28,7 +33,7 @@ public sealed interface Element {
             Require.notNegative("length in m", lengthM);
         }
 
-        /** Whether there is nothing of it, to carry a wave, to be heated or to bear a voltage. */
+        @Override
         public boolean isAbsent() {
             return lengthM == 0;
         }

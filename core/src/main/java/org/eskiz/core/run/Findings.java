@@ -37,23 +37,23 @@ public final class Findings {
     /**
      * All of one band, in the order in which they stand along the run, then those of the whole.
      *
-     * @param run as it was assessed
-     * @param parts the same run, as far as its neighbours matter
+     * @param isBalanced of each element, whether it is a balanced line
      * @param pieceLengthsM of each element that is a piece: its length as it is known now
      * @param ratings what each element bears
      * @param unit what is known of the matching unit; of no matter where there is none
      */
     public static List<Finding> of(
-            Run run,
-            List<LineJunction.Part> parts,
+            List<Boolean> isBalanced,
             List<OptionalDouble> pieceLengthsM,
             List<Ratings> ratings,
             MatchingUnit unit,
             RunAssessment a) {
+        Run run = a.run();
         List<Finding> findings = new ArrayList<>();
         a.extrapolatedElements().forEach(i -> findings.add(new Finding.Extrapolated(i)));
         findings.addAll(copperCladSteel(run, a.conditions().frequencyMHz()));
-        LineJunction.problems(parts, a.radio(), unit).forEach(j -> findings.add(new Finding.Junction(j)));
+        LineJunction.problems(LineJunction.parts(run, isBalanced), a.radio(), unit)
+                .forEach(j -> findings.add(new Finding.Junction(j)));
         for (int i = 0; i < run.elements().size(); i++) {
             otherLength(i, run.elements().get(i), pieceLengthsM.get(i)).ifPresent(findings::add);
         }
@@ -97,8 +97,7 @@ public final class Findings {
     private static List<Finding> unknownRatings(Run run, List<Ratings> ratings, MatchingUnit unit, Radio radio) {
         List<Finding> unknown = new ArrayList<>();
         for (int i = 0; i < ratings.size(); i++) {
-            boolean isAbsent = run.elements().get(i) instanceof Element.Line line && line.isAbsent();
-            if (!isAbsent && !ratings.get(i).isPowerKnown()) {
+            if (!run.elements().get(i).isAbsent() && !ratings.get(i).isPowerKnown()) {
                 unknown.add(new Finding.RatingUnknown(OptionalInt.of(i)));
             }
         }

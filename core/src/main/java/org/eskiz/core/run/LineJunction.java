@@ -2,6 +2,7 @@ package org.eskiz.core.run;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.eskiz.core.cable.NominalImpedance;
 import org.jspecify.annotations.Nullable;
 
@@ -51,13 +52,11 @@ public record LineJunction(int element, Problem problem, double ohm, double stat
         }
     }
 
-    /** The impedance that stands behind these parts, as the antenna end sees it: the radio's, as transformers make it. */
-    public static double stationOhm(List<Part> parts, double radioOhm) {
-        double ohm = radioOhm;
-        for (Part part : parts) {
-            ohm *= part instanceof Part.Transformer t ? t.impedanceRatio() : 1;
-        }
-        return ohm;
+    /** A run, as far as this matters. */
+    public static List<Part> parts(Run run, List<Boolean> isBalanced) {
+        return IntStream.range(0, run.elements().size())
+                .mapToObj(i -> Part.of(run.elements().get(i), isBalanced.get(i)))
+                .toList();
     }
 
     /**

@@ -51,7 +51,7 @@ public record Run(List<Element> elements) {
         }
         List<Element> before = new ArrayList<>(elements.subList(0, index));
         Collections.reverse(before);
-        return nearestLineOhm(before).orElseGet(() -> radioOhm * transformedBy(before));
+        return nearestLineOhm(before).orElseGet(() -> stationOhm(index, radioOhm));
     }
 
     /** Of the first line that is met, unless a transformer is met before. */
@@ -67,10 +67,11 @@ public record Run(List<Element> elements) {
         return OptionalDouble.empty();
     }
 
-    private static double transformedBy(List<Element> elements) {
-        return elements.stream()
+    /** The impedance of the station where an element begins: the radio's, times the ratios of the transformers before it. */
+    public double stationOhm(int index, double radioOhm) {
+        return elements.subList(0, index).stream()
                 .mapToDouble(e -> e instanceof Element.Transformer t ? t.impedanceRatio() : 1)
-                .reduce(1, (a, b) -> a * b);
+                .reduce(radioOhm, (a, b) -> a * b);
     }
 
     /**

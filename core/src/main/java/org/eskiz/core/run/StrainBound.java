@@ -2,7 +2,6 @@ package org.eskiz.core.run;
 
 import java.util.List;
 import org.eskiz.core.cable.Bump;
-import org.eskiz.core.unit.Physics;
 
 /**
  * What a part of a run gets at most, whatever the angle of the load: found without following a wave, so that of a ledger with
@@ -24,9 +23,6 @@ public record StrainBound(int element, double voltageRms, double equivalentMatch
      * many times its imaginary over its real part.
      */
     private static final double NOT_QUITE_REAL = 6;
-
-    private static final double HZ_PER_MHZ = 1e6;
-    private static final double M_PER_MM = 1e-3;
 
     /** One for each element. */
     public static StrainBound[] of(RunAssessment a) {
@@ -81,9 +77,8 @@ public record StrainBound(int element, double voltageRms, double equivalentMatch
 
     /** SWR of a short line of another impedance between two lines: |S11| = x/√(1 + x²) with x = sin θ·(k − 1/k)/2. */
     private static double swrOf(Bump bump, double ohm, double frequencyMHz) {
-        double radians = 2 * Math.PI * frequencyMHz * HZ_PER_MHZ * bump.lengthMm() * M_PER_MM / Physics.SPEED_OF_LIGHT;
         double k = bump.impedanceOhm() / ohm;
-        double x = Math.sin(radians) * (k - 1 / k) / 2;
+        double x = Math.sin(bump.radians(frequencyMHz)) * (k - 1 / k) / 2;
         return StandingWave.swrOf(Math.abs(x) / Math.sqrt(1 + x * x));
     }
 }

@@ -3,7 +3,6 @@ package org.eskiz.core.run;
 import org.apache.commons.numbers.complex.Complex;
 import org.eskiz.core.cable.Bump;
 import org.eskiz.core.unit.Decibels;
-import org.eskiz.core.unit.Physics;
 
 /**
  * A reciprocal two-port as its ABCD matrix, radio side first: V1 = A·V2 + B·I2, I1 = C·V2 + D·I2, A·D − B·C = 1.
@@ -11,9 +10,6 @@ import org.eskiz.core.unit.Physics;
 record TwoPort(Complex a, Complex b, Complex c, Complex d) {
 
     static final TwoPort THROUGH = new TwoPort(Complex.ONE, Complex.ZERO, Complex.ZERO, Complex.ONE);
-
-    private static final double HZ_PER_MHZ = 1e6;
-    private static final double M_PER_MM = 1e-3;
 
     /**
      * A length of line: A = D = cosh γl, B = Z0·sinh γl, C = sinh γl / Z0 (Microwave Engineering, 4th edition, table 4.1, for a
@@ -35,8 +31,7 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
 
     /** A short length of another impedance, without loss: {@link #line} with {@code γl = j·2πf·l/c}. */
     static TwoPort bump(Bump bump, double frequencyMHz) {
-        double radians = 2 * Math.PI * frequencyMHz * HZ_PER_MHZ * bump.lengthMm() * M_PER_MM / Physics.SPEED_OF_LIGHT;
-        return line(Complex.ofCartesian(0, radians), Complex.ofCartesian(bump.impedanceOhm(), 0));
+        return line(Complex.ofCartesian(0, bump.radians(frequencyMHz)), Complex.ofCartesian(bump.impedanceOhm(), 0));
     }
 
     /**

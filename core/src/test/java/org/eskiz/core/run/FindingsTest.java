@@ -33,8 +33,7 @@ class FindingsTest {
     private static List<Finding> findings(Cable cable, Radio radio, double swr, OptionalDouble pieceM) {
         Run run = Run.of(new Element.Line(cable, 20));
         RunAssessment a = RunAssessment.of(run, radio, TWO_METRES, new Load.SwrAtAntenna(swr));
-        List<LineJunction.Part> parts = List.of(new LineJunction.Part.Line(false, cable.impedanceOhm()));
-        return Findings.of(run, parts, List.of(pieceM), List.of(KNOWN), UNIT, a);
+        return Findings.of(List.of(false), List.of(pieceM), List.of(KNOWN), UNIT, a);
     }
 
     private static List<Finding> findings(Radio radio, double swr) {
@@ -92,8 +91,7 @@ class FindingsTest {
     private static List<Finding> findings(Run run, RunAssessment a) {
         int count = run.elements().size();
         return Findings.of(
-                run,
-                Collections.nCopies(count, new LineJunction.Part.Other()),
+                Collections.nCopies(count, false),
                 Collections.nCopies(count, NO_PIECE),
                 Collections.nCopies(count, KNOWN),
                 UNIT,
@@ -136,8 +134,7 @@ class FindingsTest {
         var a = RunAssessment.of(
                 run, radio(OptionalDouble.of(100), Matching.AT_RADIO), TWO_METRES, new Load.SwrAtAntenna(1));
         List<Finding> found = Findings.of(
-                run,
-                Collections.nCopies(3, new LineJunction.Part.Other()),
+                Collections.nCopies(3, false),
                 Collections.nCopies(3, NO_PIECE),
                 List.of(Ratings.UNKNOWN, KNOWN, Ratings.UNKNOWN),
                 MatchingUnit.UNSTATED,
@@ -165,10 +162,9 @@ class FindingsTest {
 
     @Test
     void impedancesWithinATenthAreTheSameBehindTransformersToo() {
-        List<LineJunction.Part> fourToOne =
-                List.of(new LineJunction.Part.Transformer(4), new LineJunction.Part.Other());
-
-        assertThat(LineJunction.stationOhm(fourToOne, 50)).isEqualTo(200);
+        Run fourToOne = Run.of(new Element.Transformer(4, new InsertionLoss.Flat(0.1)), new Element.Line(FOAM, 1));
+        assertThat(fourToOne.stationOhm(0, 50)).isEqualTo(50);
+        assertThat(fourToOne.stationOhm(1, 50)).isEqualTo(200);
         assertThat(NominalImpedance.isSame(55, 50)).isTrue();
         assertThat(NominalImpedance.isSame(75, 50)).isFalse();
     }

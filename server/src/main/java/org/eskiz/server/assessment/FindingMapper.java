@@ -38,14 +38,11 @@ final class FindingMapper {
     }
 
     List<FindingResponse> findings(BandSpec band, RunAssessment a) {
-        List<LineJunction.Part> parts =
-                elements.stream().map(e -> DocumentMapper.part(e, catalogue)).toList();
         List<OptionalDouble> pieceLengthsM =
                 elements.stream().map(this::pieceLengthM).toList();
         var ratings = new RatingsMapper(catalogue);
         return Findings.of(
-                        run,
-                        parts,
+                        elements.stream().map(e -> e.isBalancedIn(catalogue)).toList(),
                         pieceLengthsM,
                         elements.stream().map(ratings::of).toList(),
                         DocumentMapper.unit(radio),

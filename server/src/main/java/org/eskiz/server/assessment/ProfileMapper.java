@@ -1,7 +1,6 @@
 package org.eskiz.server.assessment;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Ratings;
 import org.eskiz.core.run.Conditions;
@@ -71,9 +70,7 @@ public final class ProfileMapper {
 
     private static Double ratedW(Ratings bears, Element.Line line, RunAssessment assessment) {
         Conditions at = assessment.conditions();
-        Optional<Double> rated =
-                bears.average().map(p -> p.at(line.cable().attenuation(), at.frequencyMHz(), at.ambientC()));
-        return rated.orElse(null);
+        return BandMapper.boxed(bears.lineW(line.cable().attenuation(), at.frequencyMHz(), at.ambientC()));
     }
 
     private static List<ProfileResponse.PlaceResponse> points(LineProfile line, boolean isAngleKnown) {
@@ -91,16 +88,16 @@ public final class ProfileMapper {
     private ProfileResponse.JointResponse joint(RunProfile.PadProfile pad, double atMHz) {
         var joint = (RunElement.Joint) elements.get(pad.element());
         Ratings bears = ratings.of(joint);
+        Double ratedW = BandMapper.boxed(bears.padW(atMHz));
         return new ProfileResponse.JointResponse(
                 pad.element(),
                 joint.id(),
                 pad.voltageRms(),
                 BandMapper.boxed(bears.peakVoltageV()),
-                bears.connector().map(p -> p.at(atMHz)).orElse(null),
-                bears.connector()
-                        .map(p -> BandMapper.finite(
-                                Ratings.powerMargin(p.at(atMHz), pad.equivalentMatchedPowerW(), duty)))
-                        .orElse(null),
+                ratedW,
+                ratedW == null
+                        ? null
+                        : BandMapper.finite(Ratings.powerMargin(ratedW, pad.equivalentMatchedPowerW(), duty)),
                 voltageMargin(bears.peakVoltageV(), pad.voltageRms()));
     }
 

@@ -50,14 +50,7 @@ final class ReplaceableRunMapper {
 
     private ReplaceableRun.Known known(RunElement element) {
         return new ReplaceableRun.Known(
-                ratings.of(element), tolerance(element), isBalanced(element), connector(element));
-    }
-
-    private boolean isBalanced(RunElement element) {
-        return element instanceof RunElement.Line line
-                && line.typeIn(catalogue)
-                        .map(t -> t.facts().construction().balanced())
-                        .orElse(false);
+                ratings.of(element), tolerance(element), element.isBalancedIn(catalogue), connector(element));
     }
 
     private double tolerance(RunElement element) {

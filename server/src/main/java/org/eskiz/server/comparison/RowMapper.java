@@ -99,16 +99,8 @@ final class RowMapper {
                 : IntStream.range(0, onBands.size())
                         .mapToObj(band -> reach(
                                 onBands.get(band).orElse(new Reach(Reach.Kind.BEYOND, Reach.FARTHEST_M)),
-                                isExtrapolated(row, band)))
+                                row.cells().get(band).isExtrapolated()))
                         .toList();
-    }
-
-    private static boolean isExtrapolated(Row row, int band) {
-        return row.cells()
-                .get(band)
-                .assessment()
-                .map(RunAssessment::isExtrapolated)
-                .orElse(false);
     }
 
     private static ReachResponse reach(Reach reach, boolean isExtrapolated) {

@@ -13,7 +13,6 @@ import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.core.choice.Band;
 import org.eskiz.core.run.Conditions;
 import org.eskiz.core.run.Element;
-import org.eskiz.core.run.LineJunction;
 import org.eskiz.core.run.Load;
 import org.eskiz.core.run.Matching;
 import org.eskiz.core.run.MatchingUnit;
@@ -38,6 +37,11 @@ public final class DocumentMapper {
 
     public Run run(AssessmentSpec request) {
         return run(request.run(), new Terms(request.flatJointLossDb(), request.isWet()));
+    }
+
+    /** Elements of a dry day, their joints as is typical of them. */
+    public Run run(List<RunElement> elements) {
+        return run(elements, new Terms(null, false));
     }
 
     /** On which every element of a run is taken. */
@@ -161,24 +165,5 @@ public final class DocumentMapper {
 
     private static OptionalDouble optional(Double value) {
         return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
-    }
-
-    /** An element as far as its neighbours matter. */
-    public static LineJunction.Part part(RunElement element, Catalogue catalogue) {
-        if (element instanceof RunElement.Transformer t) {
-            return new LineJunction.Part.Transformer(t.impedanceRatio());
-        }
-        if (element instanceof RunElement.Line line && line.lengthM() != 0) {
-            return part(line, catalogue);
-        }
-        return new LineJunction.Part.Other();
-    }
-
-    private static LineJunction.Part part(RunElement.Line line, Catalogue catalogue) {
-        if (line.cable() != null) {
-            return new LineJunction.Part.Line(false, line.cable().impedanceOhm());
-        }
-        var made = line.typeIn(catalogue).orElseThrow().facts().construction();
-        return new LineJunction.Part.Line(made.balanced(), made.impedanceOhm());
     }
 }

@@ -37,6 +37,11 @@ public sealed interface RunElement {
     /** What the operator calls it; null for none. */
     String name();
 
+    /** Whether it is a balanced line; a cable written out is coaxial. */
+    default boolean isBalancedIn(Catalogue catalogue) {
+        return false;
+    }
+
     /**
      * A length of cable: a key of the catalogue, a piece of the locker, or a cable written out.
      *
@@ -62,6 +67,13 @@ public sealed interface RunElement {
             return pieceId == null
                     ? Optional.ofNullable(cableKey).flatMap(catalogue::cableType)
                     : catalogue.piece(pieceId).map(FoundPiece::cable);
+        }
+
+        @Override
+        public boolean isBalancedIn(Catalogue catalogue) {
+            return typeIn(catalogue)
+                    .map(t -> t.facts().construction().balanced())
+                    .orElse(false);
         }
     }
 

@@ -20,7 +20,6 @@ import org.eskiz.core.kit.KitSearch;
 import org.eskiz.core.kit.KitWanted;
 import org.eskiz.core.kit.OwnedPiece;
 import org.eskiz.core.kit.Packing;
-import org.eskiz.core.run.LineJunction;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
@@ -189,10 +188,7 @@ class KitSearchService {
             double radioOhm = request.comparison().radio() == null
                     ? USUAL_OHM
                     : requireNonNullElse(request.comparison().radio().impedanceOhm(), USUAL_OHM);
-            List<LineJunction.Part> before = run.subList(0, section).stream()
-                    .map(e -> DocumentMapper.part(e, catalogue))
-                    .toList();
-            return LineJunction.stationOhm(before, radioOhm);
+            return new DocumentMapper(catalogue).run(run).stationOhm(section, radioOhm);
         }
 
         private void use(PieceHistory h, CableType cable) {
