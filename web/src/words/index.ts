@@ -1,38 +1,30 @@
 /** Every sentence that people read. Figures come in already read in the operator's units. */
 
-import type { BandAssessment, Finding, Reason, Row } from '../api';
+import type { BandAssessment, Reason, Row } from '../api';
 import {
   DB_PER_S_UNIT,
   fixed,
-  lengthText,
   levelText,
-  lossBetween,
-  plain,
   powerText,
   READING_NAMES,
   significant,
   tied,
   unitOf,
 } from '../units';
-import type { LengthUnit, Level, Reading } from '../units';
+import type { Level, Reading } from '../units';
 import { reasonText } from './asked';
-import { capital } from './capital';
 import type { RunPart } from './asked';
 
 export * from './anatomy';
 export * from './asked';
 export * from './cables';
 export * from './changes';
+export * from './findings';
 export * from './glossary';
 export * from './guide';
 export * from './locker';
 export * from './paper';
-
-/** Less than this in dB is not worth a clause of its own. */
-const NOTEWORTHY_DB = 0.005;
-
-/** A range wider than this in dB between best and worst angle is told. */
-const NOTEWORTHY_RANGE_DB = 0.05;
+export * from './run';
 
 export const words = {
   verdict: { PASS: 'passes', MARGINAL: 'marginal', FAIL: 'fails' },
@@ -114,95 +106,6 @@ export function aboveLicence(radioW: number, licenceW: number): string {
   return `${powerText(radioW)} is more than the ${powerText(licenceW)} you noted as the most you may use; your licence decides.`;
 }
 
-/** Below this a margin fails, and below the second it is met with little to spare. */
-const BORNE = 1;
-const BORNE_WELL = 1.5;
-
-/** The place that comes nearest to what its part bears, in a sentence. */
-export function tightestSentence(
-  place: {
-    what: 'heat' | 'voltage';
-    margin: number;
-    fromRadioM: number | null;
-    there: number;
-    rated: number;
-  },
-  name: string,
-  band: string,
-  lengths: LengthUnit,
-): string {
-  const where =
-    place.fromRadioM === null
-      ? name
-      : `${name}, ${lengthText(Number(place.fromRadioM.toFixed(1)), lengths)} from the radio`;
-  const load =
-    place.what === 'heat'
-      ? `is heated as by ${powerText(place.there)} on average and bears ${powerText(place.rated)}`
-      : `stands ${significant(place.there)} V peak and bears ${significant(place.rated)} V`;
-  const judged =
-    place.margin < BORNE
-      ? 'Overloaded'
-      : place.margin < BORNE_WELL
-        ? 'With little to spare'
-        : 'Tightest place';
-  return tied(`${judged} on ${band}: ${where} ${load}.`);
-}
-
-/** Whether a margin is worth a caution. */
-export function isTight(margin: number): boolean {
-  return margin < BORNE_WELL;
-}
-
-/** What a finding says to an operator; null for one that is told elsewhere. */
-export function findingText(finding: Finding, elementName: string): string | null {
-  const { swr, limit, impedanceOhm, stationOhm } = finding.values as Record<
-    string,
-    number | undefined
-  >;
-  const ratio = swr === undefined ? 'without limit' : `of ${fixed(swr, 1)}`;
-  switch (finding.code) {
-    case 'BEYOND_MATCHING_UNIT':
-      return `An SWR ${ratio} is beyond the ${plain(limit ?? 0, 1)} that your matching unit copes with: check it, or bring the antenna nearer to a match.`;
-    case 'RADIO_SEES_SWR':
-      return `The radio sees an SWR ${ratio} without a matching unit; many reduce their power above ${plain(limit ?? 0, 1)}.`;
-    case 'NO_LOAD':
-      return `An SWR ${ratio} is as good as no load: do not key into it, and look for what is loose.`;
-    case 'BALANCED_INTO_RADIO':
-      return `${elementName} is a balanced line: at an unbalanced radio it needs a transformer or a balanced matching unit.`;
-    case 'NEEDS_BALANCED_UNIT':
-      return `${elementName} is a balanced line: the matching unit at the radio must be a balanced one.`;
-    case 'BALANCED_MEETS_COAX':
-      return `${elementName} meets a line of the other kind: balanced line and coax go together through a transformer.`;
-    case 'COPPER_CLAD_STEEL':
-      return `${elementName} has a centre of copper-clad steel, or may have: below about 20 MHz it loses more than these figures say.`;
-    case 'TRANSFORMER_ESTIMATED':
-      return `${elementName} loses ${fixed(Number(finding.values.lossDb), 1)} dB at this SWR: an estimate, since a real core is limited by its own voltage and current.`;
-    case 'OTHER_IMPEDANCE':
-      return `${elementName} is of ${plain(impedanceOhm ?? 0, 0)} Ω in a ${plain(stationOhm ?? 0, 0)} Ω station: it transforms the load, by its length.`;
-    case 'PIECE_OF_OTHER_LENGTH': {
-      const { piece, lengthM, inRunM } = finding.values as Record<string, string | number>;
-      return `${piece} is ${plain(Number(lengthM), 2)} m long now, and stands here with ${plain(Number(inRunM), 2)} m: take it out and put it in again.`;
-    }
-    case 'REFLECTS_AT_RADIO':
-      return 'The line is flat, but not of the radio’s impedance: it still reflects there.';
-    default:
-      return null;
-  }
-}
-
-/** Of which parts nobody has said what they bear. */
-export function unknownRatings(names: string[]): string {
-  const all = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0];
-  return `What ${all} ${names.length > 1 ? 'bear' : 'bears'} is not known, so it is not judged.`;
-}
-
-/** What the other weather would make of it. */
-export function otherWeatherSentence(wet: boolean, arrives: string, band: string): string {
-  return wet
-    ? `When the line is wet, ${arrives} on ${band}: an assumption of its type.`
-    : `Taken as wet; dry it would be ${arrives} on ${band}.`;
-}
-
 /** What stands at the end of a row. */
 export function rowSummary(
   row: Row,
@@ -221,59 +124,6 @@ export function rowSummary(
     if (preference === 'LIGHTEST' && row.mass) return 'passes; the lightest that does';
   }
   return row.leastSpareDb === null ? 'passes' : `passes, ${fixed(row.leastSpareDb, 1)} dB to spare`;
-}
-
-/** Where the power of one band goes, each place apart. */
-export function whereItGoes(a: BandAssessment, isReceiver = false): string {
-  const parts = [`cable and joints take ${fixed(a.matchedLossDb, 2)} dB`];
-  if (Math.abs(a.mismatchLossDb) >= NOTEWORTHY_DB) {
-    parts.push(`the standing wave adds ${fixed(a.mismatchLossDb, 2)} dB`);
-  }
-  if (a.matchingLossDb >= NOTEWORTHY_DB) {
-    parts.push(`the matching unit takes ${fixed(a.matchingLossDb, 2)} dB`);
-  }
-  if (a.reflectionLossDb >= NOTEWORTHY_DB) {
-    parts.push(
-      isReceiver
-        ? `${fixed(a.reflectionLossDb, 2)} dB does not enter the receiver because of the SWR there`
-        : `${fixed(a.reflectionLossDb, 2)} dB never leaves the radio, sent back by the SWR`,
-    );
-  }
-  if (a.foldbackDb >= NOTEWORTHY_DB) {
-    parts.push(`the radio holds back ${fixed(a.foldbackDb, 2)} dB`);
-  }
-  return sentence(parts);
-}
-
-/** What the SWR is at both ends, and how far to trust the one at the radio. */
-export function swrAtBothEnds(a: BandAssessment): string {
-  const atRadio = a.swrAtRadio === null ? 'without limit' : fixed(a.swrAtRadio, 2);
-  const atAntenna = a.swrAtAntenna === null ? 'without limit' : fixed(a.swrAtAntenna, 2);
-  const flattered =
-    a.swrAtRadio !== null && a.swrAtAntenna !== null && a.swrAtAntenna - a.swrAtRadio >= 0.05;
-  return flattered
-    ? `An SWR of ${atAntenna} at the antenna shows as ${atRadio} at the radio: loss in the run flatters the reading.`
-    : `SWR ${atAntenna} at the antenna, ${atRadio} at the radio.`;
-}
-
-/** What a reading through another run says of the antenna, and what this run will show of it. */
-export function readThroughSentence(
-  through: string,
-  swr: { antenna: number | null; now: number | null } | null,
-): string {
-  if (!swr) return `read at the radio through ${through}`;
-  const tell = (value: number | null) => (value === null ? 'without limit' : fixed(value, 2));
-  return `read at the radio through ${through}: ${tell(swr.antenna)} at the antenna; with this run the radio shows ${tell(swr.now)}.`;
-}
-
-/** Best and worst angle of an SWR whose angle is not known; empty when they hardly differ. */
-export function angleRange(a: BandAssessment): string {
-  if (!a.efficiencyRange) return '';
-  const best = lossBetween(1, a.efficiencyRange.max);
-  const worst = lossBetween(1, a.efficiencyRange.min);
-  return worst - best < NOTEWORTHY_RANGE_DB
-    ? ''
-    : `Depending on the angle of that SWR the run loses ${fixed(best, 2)} to ${fixed(worst, 2)} dB.`;
 }
 
 /** What was asked, and what comes. */
@@ -309,40 +159,6 @@ export function besideEachOther(
   const [first, ...rest] = parts;
   if (!first) return 'Both bring the same on every band they share.';
   return tied(`${[first.replace(' on ', ' brings more on '), ...rest].join(', ')}.`);
-}
-
-/** Less than this on receive nobody hears, dB. */
-const HARDLY_HEARD_DB = 0.5;
-const HARDLY_THERE_DB = 0.05;
-
-/** What a run costs on receive, and what that means for the choice of cable. */
-export function receiveSentence(band: string, lossDb: number, penaltyDb: number): string {
-  const loss = `${fixed(lossDb, 1)} dB of loss`;
-  if (penaltyDb < 0) {
-    return `On receive on ${band} the preamplifier brings ${fixed(-penaltyDb, 1)} dB more than the run takes.`;
-  }
-  if (penaltyDb < HARDLY_HEARD_DB) {
-    return lossDb < HARDLY_HEARD_DB
-      ? `On receive the run hardly counts on ${band}.`
-      : `On receive the ${loss} cost ${penaltyDb < HARDLY_THERE_DB ? 'next to nothing' : `${fixed(penaltyDb, 2)} dB`} on ${band}: noise from outside drowns the receiver’s own, and a thicker cable brings nothing.`;
-  }
-  const more = penaltyDb > lossDb + 0.1 ? ', more than they are: the noise outside is low' : '';
-  return `On receive the ${loss} cost ${fixed(penaltyDb, 1)} dB of signal over noise on ${band}${more}.`;
-}
-
-/** A caution about the field near the antenna. */
-export function nearSentence(
-  eirp: string | null,
-  distance: string | null,
-  isNearField: boolean,
-): string {
-  if (eirp === null) {
-    return 'How far to keep from the antenna while sending is not known: nobody has said its gain. Limits:';
-  }
-  if (distance === null) return `${eirp} EIRP; the limits say nothing of this frequency. Limits:`;
-  return isNearField
-    ? `${eirp} EIRP: keep off the antenna while sending; so near to it a far-field estimate does not hold. Limits:`
-    : `${eirp} EIRP: keep people about ${distance} from the antenna while sending. Limits:`;
 }
 
 /** How a row compares with what else passes. */
@@ -415,12 +231,6 @@ export function dateText(iso: string): string {
 
 export function readingUnit(reading: Reading): string {
   return unitOf(reading);
-}
-
-function sentence(parts: string[]): string {
-  const text =
-    parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
-  return `${capital(text)}.`;
 }
 
 export * from './bench';

@@ -1,4 +1,5 @@
 import type { RefObject } from 'react';
+import type { BandAssessment, Verdict } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import {
   fixed,
@@ -12,10 +13,12 @@ import {
 } from '../../../units';
 import { dateText, reasonText, words } from '../../../words';
 import { headline } from '../note/headline';
+import type { Band } from '../document/model';
 import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../document/model';
 import { elementName } from '../run/elements';
 import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
+import { figuresOf } from './bandsOnPaper';
 import { Page } from './Page';
 import { RunDrawing } from './RunDrawing';
 import type { RunSheet } from './usePaper';
@@ -37,7 +40,7 @@ export function FirstPage({ sheet, format, drawing }: Props) {
   const bands = bandsOf(plan);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
-  const assessment = sheet.bands[focus];
+  const assessment = figuresOf(sheet, band);
   const run = runOf(plan);
   return (
     <Page format={format} label="first page of the run sheet">
@@ -95,27 +98,14 @@ export function FirstPage({ sheet, format, drawing }: Props) {
           </tr>
         </thead>
         <tbody>
-          {sheet.bands.map((b, i) => {
-            const own = bands[i];
-            const w = powerOn(plan, own);
-            const level = { lossDb: b.totalLossDb, watts: b.powerAtAntennaW };
-            return (
-              <tr key={own?.id ?? i}>
-                <th scope="row">
-                  {bandName(own)}, {frequencyText(b.frequencyMHz)}
-                </th>
-                <td>{w === null ? 'listens' : powerText(w)}</td>
-                <td>{levelText(level, shownReading(reading, w !== null))}</td>
-                <td>{fixed(b.totalLossDb, 2)} dB</td>
-                <td>{fixed(b.matchedLossDb, 2)} dB</td>
-                <td>{fixed(b.mismatchLossDb + b.reflectionLossDb + b.foldbackDb, 2)} dB</td>
-                <td>
-                  {swr(b.swrAtAntenna)} / {swr(b.swrAtRadio)}
-                </td>
-                <td>{words.verdict[sheet.row.cells[i]?.verdict ?? 'PASS']}</td>
-              </tr>
-            );
-          })}
+          {bands.map((own, i) => (
+            <FiguresRow
+              key={own.id ?? i}
+              band={own}
+              figures={figuresOf(sheet, own)}
+              verdict={sheet.row.cells[i]?.verdict ?? 'FAIL'}
+            />
+          ))}
         </tbody>
       </table>
       {run.length > 12 && <Elements sheet={sheet} />}
@@ -196,9 +186,53 @@ function Decided({ sheet }: { sheet: RunSheet }) {
   );
 }
 
+/** One band in figures; dashes where more is lost than can be assessed. */
+function FiguresRow({
+  band,
+  figures,
+  verdict,
+}: {
+  band: Band;
+  figures: BandAssessment | undefined;
+  verdict: Verdict;
+}) {
+  const { plan } = useSheet();
+  const { reading } = usePreferences();
+  const w = powerOn(plan, band);
+  return (
+    <tr>
+      <th scope="row">
+        {bandName(band)}, {frequencyText(band.frequencyMHz ?? 0)}
+      </th>
+      <td>{w === null ? 'listens' : powerText(w)}</td>
+      {figures ? (
+        <>
+          <td>
+            {levelText(
+              { lossDb: figures.totalLossDb, watts: figures.powerAtAntennaW },
+              shownReading(reading, w !== null),
+            )}
+          </td>
+          <td>{fixed(figures.totalLossDb, 2)} dB</td>
+          <td>{fixed(figures.matchedLossDb, 2)} dB</td>
+          <td>
+            {fixed(figures.mismatchLossDb + figures.reflectionLossDb + figures.foldbackDb, 2)} dB
+          </td>
+          <td>
+            {swr(figures.swrAtAntenna)} / {swr(figures.swrAtRadio)}
+          </td>
+        </>
+      ) : (
+        <td colSpan={5}>more is lost than can be assessed</td>
+      )}
+      <td>{words.verdict[verdict]}</td>
+    </tr>
+  );
+}
+
 /** Where the drawing only has numbers. */
 function Elements({ sheet }: { sheet: RunSheet }) {
-  const { plan, catalogue, connectors, focus } = useSheet();
+  const { plan, catalogue, connectors, band } = useSheet();
   const { lengths } = usePreferences();
   const named = { catalogue, connectors, cableName: sheet.name, isPresent: false };
   return (
@@ -206,7 +240,7 @@ function Elements({ sheet }: { sheet: RunSheet }) {
       {runOf(plan)
         .map(
           (e, i) =>
-            `${i + 1} ${elementName(e, named)}${e.kind === 'LINE' ? ` ${lengthText(e.lengthM ?? 0, lengths)}` : ''} −${fixed(sheet.bands[focus]?.elements[i]?.lossDb ?? 0, 2)} dB`,
+            `${i + 1} ${elementName(e, named)}${e.kind === 'LINE' ? ` ${lengthText(e.lengthM ?? 0, lengths)}` : ''} −${fixed(figuresOf(sheet, band)?.elements[i]?.lossDb ?? 0, 2)} dB`,
         )
         .join('; ')}
     </p>

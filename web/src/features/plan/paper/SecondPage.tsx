@@ -4,6 +4,7 @@ import { cautionsOf, limitsOf } from '../../../words';
 import type { Fitting, StepsOf } from '../../../words';
 import { bandName, bandsOf } from '../document/model';
 import { useSheet } from '../sheetContext';
+import { bandAt } from './bandsOnPaper';
 import { Page } from './Page';
 import type { RunSheet } from './usePaper';
 
@@ -90,9 +91,10 @@ export function SecondPage({
         </thead>
         <tbody>
           {sheet.expected.map((e, i) => (
-            <tr key={bands[i]?.id ?? i} className="h-[26px]">
+            <tr key={bandAt(sheet, i, bands)?.id ?? i} className="h-[26px]">
               <th scope="row">
-                {bandName(bands[i])}, {frequencyText(bands[i]?.frequencyMHz ?? 0)}
+                {bandName(bandAt(sheet, i, bands))},{' '}
+                {frequencyText(sheet.bands[i]?.frequencyMHz ?? 0)}
               </th>
               {fitting.sends && <td>{e.throughW === null ? '–' : powerText(e.throughW)}</td>}
               {fitting.sends && <td className="border-l border-ink" />}

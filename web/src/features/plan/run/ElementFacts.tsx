@@ -1,3 +1,4 @@
+import type { ComponentProps } from 'react';
 import { Link } from 'react-router';
 import { Fact, QuantityField, Select, TextField } from '../../../ui';
 import { plain, powerText } from '../../../units';
@@ -14,7 +15,7 @@ interface Props {
 
 /** What can be said of an element, by its kind. */
 export function ElementFacts({ element, index, name }: Props & { name: string }) {
-  const { connectors, command, trouble } = useSheet();
+  const { connectors, command } = useSheet();
   const change = (to: Element) => command({ do: 'changeElement', element: index, to });
   switch (element.kind) {
     case 'LINE':
@@ -48,20 +49,18 @@ export function ElementFacts({ element, index, name }: Props & { name: string })
     case 'TRANSFORMER':
       return (
         <>
-          <Fact label="antenna side to radio side">
-            <QuantityField
-              label="impedance ratio"
-              keptAs={`ratio ${element.id ?? index}`}
-              kind="impedanceRatio"
-              unit=""
-              unitLabel=": 1"
-              value={element.impedanceRatio}
-              show={(v) => plain(v)}
-              say={(v) => `${plain(v)}:1`}
-              onCommit={(impedanceRatio) => change({ ...element, impedanceRatio })}
-              onTrouble={(message) => trouble(`ratio ${index}`, message)}
-            />
-          </Fact>
+          <Amount
+            of={{ element, index }}
+            fact="antenna side to radio side"
+            label="impedance ratio"
+            name="ratio"
+            kind="impedanceRatio"
+            unit=""
+            unitLabel=": 1"
+            value={element.impedanceRatio}
+            say={(v) => `${plain(v)}:1`}
+            onCommit={(impedanceRatio) => change({ ...element, impedanceRatio })}
+          />
           <Loss element={element} index={index} />
           <Bears element={element} index={index} />
         </>
@@ -203,62 +202,84 @@ function Name({ element, index }: Props) {
 }
 
 function Loss({ element, index }: { element: Exclude<Element, Line>; index: number }) {
-  const { command, trouble } = useSheet();
+  const { command } = useSheet();
   return (
-    <Fact label="loses">
-      <QuantityField
-        label="own loss"
-        keptAs={`loss ${element.id ?? index}`}
-        kind="elementLoss"
-        unit="db"
-        unitLabel="dB"
-        value={element.lossDb ?? 0}
-        show={(v) => plain(v)}
-        say={(v) => `${plain(v)} dB`}
-        onCommit={(lossDb) =>
-          command({ do: 'changeElement', element: index, to: { ...element, lossDb } })
-        }
-        onTrouble={(message) => trouble(`loss ${index}`, message)}
-      />
-    </Fact>
+    <Amount
+      of={{ element, index }}
+      fact="loses"
+      label="own loss"
+      name="loss"
+      kind="elementLoss"
+      unit="db"
+      unitLabel="dB"
+      value={element.lossDb ?? 0}
+      say={(v) => `${plain(v)} dB`}
+      onCommit={(lossDb) =>
+        command({ do: 'changeElement', element: index, to: { ...element, lossDb } })
+      }
+    />
   );
 }
 
 /** What its maker says that it bears; what nobody has said is not judged. */
 function Bears({ element, index }: { element: Rated; index: number }) {
-  const { command, trouble } = useSheet();
+  const { command } = useSheet();
   const change = (to: Partial<Rated>) =>
     command({ do: 'changeElement', element: index, to: { ...element, ...to } });
   return (
     <>
-      <Fact label="bears on average">
-        <QuantityField
-          label="average power it bears"
-          keptAs={`bears ${element.id ?? index}`}
-          kind="power"
-          unit="w"
-          unitLabel="W"
-          value={element.averagePowerW}
-          show={(v) => plain(v)}
-          say={powerText}
-          onCommit={(averagePowerW) => change({ averagePowerW })}
-          onTrouble={(message) => trouble(`bears ${index}`, message)}
-        />
-      </Fact>
-      <Fact label="and at the peak">
-        <QuantityField
-          label="peak voltage it bears"
-          keptAs={`peak ${element.id ?? index}`}
-          kind="voltage"
-          unit="v"
-          unitLabel="V"
-          value={element.peakVoltageV}
-          show={(v) => plain(v)}
-          say={(v) => `${plain(v)} V`}
-          onCommit={(peakVoltageV) => change({ peakVoltageV })}
-          onTrouble={(message) => trouble(`peak ${index}`, message)}
-        />
-      </Fact>
+      <Amount
+        of={{ element, index }}
+        fact="bears on average"
+        label="average power it bears"
+        name="bears"
+        kind="power"
+        unit="w"
+        unitLabel="W"
+        value={element.averagePowerW}
+        say={powerText}
+        onCommit={(averagePowerW) => change({ averagePowerW })}
+      />
+      <Amount
+        of={{ element, index }}
+        fact="and at the peak"
+        label="peak voltage it bears"
+        name="peak"
+        kind="voltage"
+        unit="v"
+        unitLabel="V"
+        value={element.peakVoltageV}
+        say={(v) => `${plain(v)} V`}
+        onCommit={(peakVoltageV) => change({ peakVoltageV })}
+      />
     </>
+  );
+}
+
+/** One number of an element, in its own unit. */
+function Amount({
+  of: { element, index },
+  fact,
+  name,
+  ...field
+}: Pick<
+  ComponentProps<typeof QuantityField>,
+  'label' | 'kind' | 'unit' | 'unitLabel' | 'value' | 'say' | 'onCommit'
+> & {
+  of: Props;
+  fact: string;
+  /** By which its draft and its trouble are kept. */
+  name: string;
+}) {
+  const { trouble } = useSheet();
+  return (
+    <Fact label={fact}>
+      <QuantityField
+        {...field}
+        keptAs={`${name} ${element.id ?? index}`}
+        show={(v) => plain(v)}
+        onTrouble={(message) => trouble(`${name} ${index}`, message)}
+      />
+    </Fact>
   );
 }

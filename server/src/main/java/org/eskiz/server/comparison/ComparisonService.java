@@ -129,7 +129,8 @@ public class ComparisonService {
         Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
         known("rowId", request.rowId(), p, errors);
         errors.throwIfAny();
-        return p.mapper.runSheet(
+        var mapper = new RunSheetMapper(request.comparison(), p.candidates, p.comparison, catalogue, p.mapper);
+        return mapper.runSheet(
                 p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()), request);
     }
 

@@ -4,9 +4,7 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.math.BigDecimal;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -19,14 +17,10 @@ import org.eskiz.core.choice.Money;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Relaxation;
-import org.eskiz.core.choice.ReplaceableRun;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.choice.ValueSteps;
-import org.eskiz.core.kit.Allowances;
 import org.eskiz.core.run.RunAssessment;
-import org.eskiz.core.unit.Decibels;
-import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.assessment.ProfileMapper;
 import org.eskiz.server.assessment.ProfileResponse;
@@ -124,7 +118,7 @@ final class RowMapper {
     }
 
     /** The request as if the cables of a row stood in its sections. */
-    private AssessmentSpec filledWith(List<Candidate> filling) {
+    AssessmentSpec filledWith(List<Candidate> filling) {
         List<RunElement> run = new ArrayList<>(request.run());
         for (int i = 0; i < filling.size(); i++) {
             int at = candidates.sections().get(i);
@@ -205,7 +199,7 @@ final class RowMapper {
                 cell.judgement().verdict());
     }
 
-    private static ComparisonResponse.CostResponse cost(Money cost, boolean sample) {
+    static ComparisonResponse.CostResponse cost(Money cost, boolean sample) {
         BigDecimal amount = cost.amount().stripTrailingZeros();
         return new ComparisonResponse.CostResponse(
                 amount.scale() < 0 ? amount.setScale(0) : amount,
@@ -323,80 +317,5 @@ final class RowMapper {
                         .map(m -> new ChangesResponse.MatchingMovedResponse(
                                 m.to(), row(m.row()), m.first().map(this::row).orElse(null)))
                         .orElse(null));
-    }
-
-    /** What is needed to build a row. */
-    RunSheetResponse runSheet(Row row, RunSheetRequest sheet) {
-        AssessmentSpec filled = filledWith(row.filling());
-        List<RunAssessment> assessed =
-                row.cells().stream().flatMap(c -> c.assessment().stream()).toList();
-        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
-        List<RunSheetResponse.ExpectedResponse> expected = new ArrayList<>();
-        for (int i = 0; i < assessed.size(); i++) {
-            RunAssessment a = assessed.get(i);
-            bands.add(new BandMapper(catalogue, filled, a.run())
-                    .band(request.bands().get(i), a));
-            OptionalDouble radioW = a.radio().powerW();
-            expected.add(new RunSheetResponse.ExpectedResponse(
-                    radioW.isEmpty() ? null : radioW.getAsDouble() * Decibels.fractionLeft(a.matchedLossDb()),
-                    a.matchedLossDb(),
-                    BandMapper.finite(a.swrAtRadio())));
-        }
-        return new RunSheetResponse(
-                candidates.name(row.filling()), row(row), bands, toBuy(row), cuts(row, sheet), expected);
-    }
-
-    private List<RunSheetResponse.ToBuyResponse> toBuy(Row row) {
-        Map<String, RunSheetResponse.ToBuyResponse> byName = new LinkedHashMap<>();
-        for (ReplaceableRun.Bought b : comparison.place().toBuy(row.filling(), comparison.purchase())) {
-            boolean isSample = b.cable().isEmpty()
-                    || candidates.entry(b.cable().get().id()).samplePrice();
-            var item = new RunSheetResponse.ToBuyResponse(
-                    b.cable().map(c -> candidates.entry(c.id()).name()).orElseGet(() -> endName(b.end())),
-                    b.cable().isPresent(),
-                    b.needed(),
-                    b.bought(),
-                    b.amount().map(m -> cost(m, isSample)).orElse(null));
-            byName.merge(item.name(), item, RowMapper::together);
-        }
-        return List.copyOf(byName.values());
-    }
-
-    private String endName(OptionalInt end) {
-        var joint = (RunElement.Joint) request.run().get(end.getAsInt());
-        return catalogue.connector(joint.connectorKey()).orElseThrow().name();
-    }
-
-    private static RunSheetResponse.ToBuyResponse together(
-            RunSheetResponse.ToBuyResponse a, RunSheetResponse.ToBuyResponse b) {
-        return new RunSheetResponse.ToBuyResponse(
-                a.name(),
-                a.isCable(),
-                a.needed() + b.needed(),
-                a.bought() + b.bought(),
-                a.cost() == null || b.cost() == null
-                        ? null
-                        : new ComparisonResponse.CostResponse(
-                                a.cost().amount().add(b.cost().amount()),
-                                a.cost().currency(),
-                                a.cost().sample()));
-    }
-
-    private List<RunSheetResponse.SectionCutResponse> cuts(Row row, RunSheetRequest sheet) {
-        var allowances = new Allowances(
-                requireNonNullElse(sheet.eachEndM(), 0.0),
-                requireNonNullElse(sheet.dripLoopM(), 0.0),
-                requireNonNullElse(sheet.serviceLoopM(), 0.0));
-        return IntStream.range(0, row.filling().size())
-                .mapToObj(i -> {
-                    int at = candidates.sections().get(i);
-                    double runM = ((RunElement.Line) request.run().get(at)).lengthM();
-                    CandidateMapper.Entry entry =
-                            candidates.entry(row.filling().get(i).id());
-                    boolean isOwned = entry.pieceId() != null;
-                    return new RunSheetResponse.SectionCutResponse(
-                            at, entry.name(), runM, isOwned ? runM : allowances.toCutM(runM), isOwned);
-                })
-                .toList();
     }
 }
