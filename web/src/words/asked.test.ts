@@ -201,16 +201,22 @@ describe('what nobody asked and counts all the same', () => {
   const cable = { name: 'RG-174', isCable: true };
   const joint = { name: 'UHF', isCable: false };
   it.each([
-    ['TOO_HOT', null, 0.08, cable, 'RG-174 would be heated 12.5 times what it bears on 2 m'],
-    ['TOO_HOT', null, 0, cable, 'RG-174 would be heated endlessly more than what it bears on 2 m'],
-    ['TOO_HIGH_VOLTAGE', 1, 0.5, joint, 'UHF would stand 2.0 times the voltage it bears on 2 m'],
-    ['NEARLY_TOO_HOT', 1, 1.2, cable, 'only just: RG-174 bears its heat 1.2 times over on 2 m'],
+    ['TOO_HOT', null, 0.08, cable, 'RG-174 would be heated 12.5 times the rating on 2 m'],
+    ['TOO_HOT', null, 0, cable, 'RG-174 would be heated endlessly more than the rating on 2 m'],
+    ['TOO_HIGH_VOLTAGE', 1, 0.5, joint, 'UHF would stand 2.0 times the rated voltage on 2 m'],
+    [
+      'NEARLY_TOO_HOT',
+      1,
+      1.2,
+      cable,
+      'only just: the heat in RG-174 is borne 1.2 times over on 2 m',
+    ],
     [
       'NEARLY_TOO_HIGH_VOLTAGE',
       1,
       1.2,
       joint,
-      'only just: UHF bears its voltage 1.2 times over on 2 m',
+      'only just: the voltage on UHF is borne 1.2 times over on 2 m',
     ],
     ['BEYOND_MATCHING_UNIT', 3, 4.2, joint, 'SWR 4.2 on 2 m, and the matching unit copes with 3'],
     [

@@ -152,13 +152,13 @@ function partText(reason: Reason, on: string, part: RunPart): string | null {
         ? `beyond the data sheet of ${part.name}${on}: an extrapolation`
         : `${part.name} is above what it is made for${on}: an extrapolation`;
     case 'TOO_HOT':
-      return `${part.name} would be heated ${over(reached)} what it bears${on}`;
+      return `${part.name} would be heated ${over(reached)} the rating${on}`;
     case 'TOO_HIGH_VOLTAGE':
-      return `${part.name} would stand ${over(reached)} the voltage it bears${on}`;
+      return `${part.name} would stand ${over(reached)} the rated voltage${on}`;
     case 'NEARLY_TOO_HOT':
-      return `only just: ${part.name} bears its heat ${significant(reached)} times over${on}`;
+      return `only just: the heat in ${part.name} is borne ${significant(reached)} times over${on}`;
     case 'NEARLY_TOO_HIGH_VOLTAGE':
-      return `only just: ${part.name} bears its voltage ${significant(reached)} times over${on}`;
+      return `only just: the voltage on ${part.name} is borne ${significant(reached)} times over${on}`;
     case 'BEYOND_MATCHING_UNIT':
       return `SWR ${fixed(reached, 1)}${on}, and the matching unit copes with ${plain(limit, 1)}`;
     case 'BEYOND_ASSUMED_MATCHING_UNIT':
