@@ -93,7 +93,7 @@ describe('what one should know of a test', () => {
     LEVELS_DISAGREE: { frequencyMHz: 14.2, oneDb: 1, otherDb: 1.5 },
     CONNECTORS_BELOW_NOTHING: { frequencyMHz: 145, connectorsDb: -0.2 },
     SHORT_AND_LOSSY: { excessDb: 0.5, lengthM: 1.5 },
-    BAND_NOT_SWEPT: { frequenciesMHz: [145, 433] },
+    BAND_NOT_SWEPT: { frequenciesMHz: [145, 433], fromMHz: 1, toMHz: 100 },
     SWEEP_GAINS: { leastDb: -0.3 },
     MORE_OUT_THAN_IN: { times: 1.2 },
     RIPPLE_EVERYWHERE: { rippleDb: 0.9 },

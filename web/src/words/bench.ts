@@ -158,7 +158,7 @@ export function benchFindingText(finding: Finding): string {
       );
     case 'BAND_NOT_SWEPT':
       return tied(
-        `The sweep says nothing at ${(finding.values.frequenciesMHz as unknown as number[]).map((f) => frequencyText(f)).join(', ')}.`,
+        `The sweep goes from ${frequencyText(value('fromMHz'))} to ${frequencyText(value('toMHz'))}, so it says nothing at ${(finding.values.frequenciesMHz as unknown as number[]).map((f) => frequencyText(f)).join(', ')}.`,
       );
     case 'SWEEP_GAINS':
       return tied(

@@ -135,11 +135,10 @@ final class RowReadings {
                 test.meter().repeatability(),
                 test.meter().meterClass());
         if (pair.gains()) {
-            String why =
+            findings.once(new TestFinding.ThroughAboveBaseline(frequencyMHz));
+            throw new ReadingException(
                     "more came through the cable (%s) than without it (%s): something in the set-up changed between the two"
-                            .formatted(row.through().strip(), row.baseline().strip());
-            findings.once(new TestFinding.ThroughAboveBaseline(frequencyMHz, why));
-            throw new ReadingException(why);
+                            .formatted(row.through().strip(), row.baseline().strip()));
         }
         return pair.at(frequencyMHz);
     }

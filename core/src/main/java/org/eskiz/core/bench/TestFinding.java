@@ -50,7 +50,7 @@ public sealed interface TestFinding {
     }
 
     /** More came through the cable than went into it. */
-    record ThroughAboveBaseline(double frequencyMHz, String why) implements TestFinding {}
+    record ThroughAboveBaseline(double frequencyMHz) implements TestFinding {}
 
     /** Two readings at one frequency are farther apart than they may be wrong. */
     record LevelsDisagree(double frequencyMHz, double oneDb, double otherDb) implements TestFinding {}

@@ -49,7 +49,8 @@ final class TestFindingMapper {
                     "statedM",
                     f.statedM());
         } else if (finding instanceof BandNotSwept f) {
-            return finding(Code.BAND_NOT_SWEPT, "frequenciesMHz", f.bandsMHz());
+            return finding(
+                    Code.BAND_NOT_SWEPT, "frequenciesMHz", f.bandsMHz(), "fromMHz", f.fromMHz(), "toMHz", f.toMHz());
         }
         return ofReadings(finding);
     }

@@ -21,7 +21,7 @@ class TestFindingMapperTest {
                             new TestFinding.OtherImpedance(72.5, 50),
                             new TestFinding.OtherVelocity(0.82, 0.66, 16.1, 20),
                             new TestFinding.BandNotSwept(List.of(145.0, 433.0), 1, 100),
-                            new TestFinding.ThroughAboveBaseline(14.2, "more came through than went in"),
+                            new TestFinding.ThroughAboveBaseline(14.2),
                             new TestFinding.LevelsDisagree(14.2, 1, 1.5),
                             new TestFinding.ConnectorsBelowNothing(145, -0.2),
                             new TestFinding.ShortAndLossy(0.5, 1.5),
@@ -52,7 +52,9 @@ class TestFindingMapperTest {
                 .containsEntry("lengthByTypeM", 16.1)
                 .containsEntry("statedM", 20.0);
         assertThat(values(new TestFinding.BandNotSwept(List.of(145.0, 433.0), 1, 100)))
-                .containsEntry("frequenciesMHz", List.of(145.0, 433.0));
+                .containsEntry("frequenciesMHz", List.of(145.0, 433.0))
+                .containsEntry("fromMHz", 1.0)
+                .containsEntry("toMHz", 100.0);
         assertThat(values(new TestFinding.LevelsDisagree(14.2, 1, 1.5)))
                 .containsEntry("oneDb", 1.0)
                 .containsEntry("otherDb", 1.5);
