@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { answered, api, Refused } from '../api';
 import type { Schemas } from '../api';
+import { measureIn } from '../units';
 import type { LengthUnit, Reading } from '../units';
 
 export type Settings = Schemas['Settings'];
@@ -46,6 +47,7 @@ export const DEFAULTS: Settings = {
   palette: 'SYSTEM',
   letterShortcuts: true,
   demoHidden: false,
+  ownPrices: [],
 };
 
 const READINGS: Record<Settings['reading'], Reading> = {
@@ -66,6 +68,7 @@ export function PreferencesProvider({ children }: { children: React.ReactNode })
     staleTime: Infinity,
   });
   const settings = query.data ?? DEFAULTS;
+  measureIn(settings.lengths === 'METRES' ? 'm' : 'ft', settings.temperatures === 'FAHRENHEIT');
   const writing = useRef<Promise<void>>(Promise.resolve());
 
   const change = useCallback(
@@ -74,6 +77,7 @@ export function PreferencesProvider({ children }: { children: React.ReactNode })
       const kept = keepUnwritten(wanted);
       writing.current = writing.current
         .then(() => store(queries, wanted))
+        .then(() => (isAboutPrices(wanted) ? pricedAnew(queries) : undefined))
         .then(() => forgetWritten(kept))
         .catch(() => undefined);
     },
@@ -141,6 +145,16 @@ function keepUnwritten(wanted: SettingsChange): string {
 /** Forgets it, unless something else was changed since. */
 function forgetWritten(kept: string) {
   if (localStorage.getItem(UNWRITTEN) === kept) localStorage.removeItem(UNWRITTEN);
+}
+
+function isAboutPrices(wanted: SettingsChange): boolean {
+  return wanted.currency !== undefined || wanted.ownPrices !== undefined;
+}
+
+/** Everything with a price in it is read again. */
+async function pricedAnew(queries: ReturnType<typeof useQueryClient>) {
+  const priced = ['cable-types', 'connectors', 'comparison', 'plans', 'run-sheet', 'in-run'];
+  await Promise.all(priced.map((key) => queries.invalidateQueries({ queryKey: [key] })));
 }
 
 /** Writes over the newest version; somebody else's change to another setting is kept. */

@@ -111,6 +111,13 @@ export function QuantityField(props: Props) {
     onCommit(parsed.value);
   }
 
+  /** What was meant instead of what was understood. */
+  function take(other: number) {
+    setTyped(null);
+    setCommitted(other);
+    onCommit(other);
+  }
+
   function leave() {
     if (message === null) setTyped(null);
   }
@@ -161,12 +168,24 @@ export function QuantityField(props: Props) {
         {props.children}
       </span>
       {(message || echo) && (
-        <span
-          id={`${id}-said`}
-          role={message ? 'alert' : 'status'}
-          className={`max-w-60 text-small leading-tight ${message ? 'text-fail' : 'text-soft'}`}
-        >
-          {message ?? echo}
+        <span className="inline-flex max-w-60 flex-wrap items-baseline gap-x-2">
+          <span
+            id={`${id}-said`}
+            role={message ? 'alert' : 'status'}
+            className={`text-small leading-tight ${message ? 'text-fail' : 'text-soft'}`}
+          >
+            {message ?? echo?.text}
+          </span>
+          {echo?.other !== undefined && (
+            <button
+              type="button"
+              className="quiet text-small"
+              onMouseDown={(e) => e.preventDefault()} // the field keeps the focus
+              onClick={() => take(echo.other as number)}
+            >
+              {say(echo.other)} was meant
+            </button>
+          )}
         </span>
       )}
     </span>
@@ -189,7 +208,9 @@ function doubtOf(
   kind: QuantityKind,
   unit: string,
   say: (value: number) => string,
-): string | null {
+): { text: string; other?: number } | null {
   const parsed = parseQuantity(text, kind, unit);
-  return parsed.ok && parsed.doubt ? `${say(parsed.value)}?` : null;
+  return parsed.ok && parsed.doubt
+    ? { text: `${say(parsed.value)}?`, ...(parsed.other !== undefined && { other: parsed.other }) }
+    : null;
 }

@@ -53,6 +53,70 @@ export function lengthText(metres: number, unit: LengthUnit): string {
   return `${lengthFigure(metres, unit)} ${unit}`;
 }
 
+/**
+ * How the operator measures what is not a length of run: across, mass, temperature. One setting for every sentence, set
+ * from their settings before anything is drawn.
+ */
+let measures: { lengths: LengthUnit; fahrenheit: boolean } = { lengths: 'm', fahrenheit: false };
+
+export function measureIn(lengths: LengthUnit, fahrenheit: boolean): void {
+  measures = { lengths, fahrenheit };
+}
+
+const MM_PER_INCH = 25.4;
+const KG_PER_POUND = 0.453_592_37;
+const OUNCES_PER_POUND = 16;
+
+/** The units of what is small, heavy, or told a length, beside a unit of length. */
+export function unitsBeside(lengths: LengthUnit = measures.lengths) {
+  return lengths === 'm'
+    ? ({ across: 'mm', mass: 'kg', massPerLength: 'g/m', loss: 'dB/100 m', per: 'm' } as const)
+    : ({ across: 'in', mass: 'lb', massPerLength: 'oz/ft', loss: 'dB/100 ft', per: 'ft' } as const);
+}
+
+/** A diameter, a bore or a bend, without its unit. */
+export function acrossFigure(mm: number): string {
+  return measures.lengths === 'm' ? plain(mm, 1) : plain(mm / MM_PER_INCH, 3);
+}
+
+/** The same with its unit. */
+export function acrossText(mm: number): string {
+  return `${acrossFigure(mm)} ${unitsBeside().across}`;
+}
+
+/** A mass with its unit: grams below a kilogram, ounces below a pound. */
+export function massText(kg: number): string {
+  if (measures.lengths === 'ft') {
+    const pounds = kg / KG_PER_POUND;
+    return pounds < 1
+      ? `${short(pounds * OUNCES_PER_POUND)} oz`
+      : `${significant(pounds).replace(/\.0$/, '')} lb`;
+  }
+  return kg < 0.9995 ? `${short(kg * 1000)} g` : `${plain(kg, kg < 10 ? 2 : 1)} kg`;
+}
+
+/** The mass of a length of cable, without its unit. */
+export function massPerLengthFigure(gramsPerM: number): string {
+  return measures.lengths === 'm'
+    ? plain(gramsPerM, 1)
+    : plain((gramsPerM / 1000 / KG_PER_POUND) * OUNCES_PER_POUND * 0.3048, 2);
+}
+
+/** An attenuation for the length that the operator tells it by, from dB per 100 m. */
+export function per100(dbPer100m: number): number {
+  return measures.lengths === 'm' ? dbPer100m : dbPer100m * 0.3048;
+}
+
+/** The price of a length of cable, for the length that the operator tells it by. */
+export function pricePerLengthFigure(perM: number): string {
+  return fixed(measures.lengths === 'm' ? perM : perM * 0.3048, 2);
+}
+
+/** A temperature in the operator's unit. */
+export function degreesText(celsius: number): string {
+  return temperatureText(celsius, measures.fahrenheit);
+}
+
 /** A temperature with its unit. */
 export function temperatureText(celsius: number, fahrenheit: boolean): string {
   return fahrenheit ? `${plain(celsius * 1.8 + 32, 1)} °F` : `${plain(celsius, 1)} °C`;
@@ -70,7 +134,7 @@ function short(value: number): string {
 }
 
 const NUMBER_THEN_UNIT =
-  /(\d) (?=(?:W|mW|kW|dB|S-units|m|cm|mm|ft|kg|MHz|GHz|kHz|Ω|%|V|A)(?![\p{L}\d]))/gu;
+  /(\d) (?=(?:W|mW|kW|dB|S-units|m|cm|mm|ft|in|kg|g|lb|oz|MHz|GHz|kHz|Ω|%|V|A)(?![\p{L}\d]))/gu;
 
 /** A sentence whose numbers keep their units on the same line. */
 export function tied(sentence: string): string {

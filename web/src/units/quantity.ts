@@ -17,6 +17,7 @@ export type QuantityKind =
   | 'elementLoss'
   | 'temperature'
   | 'price'
+  | 'pricePerLength'
   | 'resistance'
   | 'reactance'
   | 'gain'
@@ -33,9 +34,11 @@ export type QuantityKind =
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
   ok: true;
-  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm, kg, mm, V. */
+  /** In the base unit of the kind: m, W, MHz, plain, dB, percent, dB per 100 m, plain, ohm, kg, mm, V, money per m. */
   value: number;
   doubt: boolean;
+  /** What it could be meant as instead. */
+  other?: number;
 }
 
 export interface NotUnderstood {
@@ -71,16 +74,25 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
     yd: 3 * METRES_PER_FOOT,
   },
   power: { w: 1, watt: 1, watts: 1, mw: 0.001, kw: 1000, k: 1000 },
-  frequency: { mhz: 1, khz: 0.001, ghz: 1000, hz: 1e-6, k: 0.001, m: 1, g: 1000 },
+  frequency: { mhz: 1, khz: 0.001, ghz: 1000, hz: 1e-6, k: 0.001, g: 1000 },
   swr: { '': 1, ':1': 1 },
   loss: { db: 1 },
   percent: { '%': 1, percent: 1 },
   attenuation: { 'db/100m': 1, 'db/100ft': 1 / METRES_PER_FOOT, db: 1 },
-  ratio: { '': 1 },
+  ratio: { '': 1, '%': 0.01, percent: 0.01 },
   impedance: { ω: 1, ohm: 1, ohms: 1 },
   impedanceRatio: { '': 1, ':1': 1 },
   elementLoss: { db: 1 },
-  price: { '': 1 },
+  price: { '': 1, each: 1 },
+  pricePerLength: {
+    '/m': 1,
+    perm: 1,
+    '/ft': 1 / METRES_PER_FOOT,
+    perft: 1 / METRES_PER_FOOT,
+    perfoot: 1 / METRES_PER_FOOT,
+    '/100m': 0.01,
+    '/100ft': 0.01 / METRES_PER_FOOT,
+  },
   resistance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
   reactance: { ω: 1, ohm: 1, ohms: 1, k: 1000 },
   gain: { dbi: 1, db: 1 },
@@ -88,7 +100,7 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   sUnits: { s: 1, 's-unit': 1, 's-units': 1 },
   margin: { '': 1, '×': 1, x: 1 },
   budget: { '': 1, k: 1000 },
-  mass: { kg: 1, g: 0.001, lb: 0.453_592_37, lbs: 0.453_592_37 },
+  mass: { kg: 1, g: 0.001, lb: 0.453_592_37, lbs: 0.453_592_37, oz: 0.453_592_37 / 16 },
   bore: MILLIMETRES,
   radius: MILLIMETRES,
   percentOff: { '%': 1, percent: 1 },
@@ -154,6 +166,7 @@ const EXAMPLES: Record<QuantityKind, string> = {
   impedanceRatio: '4',
   elementLoss: '0.1 dB',
   price: '2.40',
+  pricePerLength: '2.40 or 0.75/ft',
   resistance: '90',
   reactance: '-320',
   gain: '6 dBi',
@@ -178,6 +191,41 @@ const NUMBER_AND_UNIT = /^([+-]?\d+(?: \d{3})*(?:[.,]\d*)?|[+-]?[.,]\d+)\s*(.*)$
 /** A unit letter in the decimal mark's place. */
 const LETTER_AS_MARK = /^(\d+)([a-zA-Z])(\d+)$/;
 
+/** A fraction, with whole ones before it or not: 3/4 in, 1 1/2 in. */
+const FRACTION = /^(?:(\d+) )?(\d+)\/(\d+)\s*(.*)$/;
+
+/** Power told as a level: 30 dBm is a watt. */
+const LEVEL = /^([+-]?\d+(?:[.,]\d*)?)\s*db([mw])$/i;
+
+/** A wavelength that stands for a band: 2 m, 70cm. */
+const WAVELENGTH = /^(\d+(?:[.,]\d*)?)\s*(m|cm|mm)$/;
+
+/** What is meant by the name of a band; where the operator's region has it elsewhere, they are asked. */
+const BANDS_MHZ: Record<string, number> = {
+  '160m': 1.85,
+  '80m': 3.65,
+  '60m': 5.36,
+  '40m': 7.1,
+  '30m': 10.125,
+  '20m': 14.2,
+  '17m': 18.1,
+  '15m': 21.2,
+  '12m': 24.94,
+  '11m': 27.185,
+  '10m': 28.5,
+  '6m': 50.2,
+  '4m': 70.2,
+  '2m': 145,
+  '1.25m': 223.5,
+  '70cm': 433,
+  '33cm': 903,
+  '23cm': 1296,
+  '13cm': 2320,
+  '9cm': 3400,
+  '6cm': 5760,
+  '3cm': 10_368,
+};
+
 /** A comma before exactly three digits could have been meant to group. */
 const COULD_BE_GROUPING = /^[+-]?\d{1,3},\d{3}(?!\d)/;
 
@@ -193,6 +241,9 @@ export function parseQuantity(text: string, kind: QuantityKind, defaultUnit: str
   if (typed === '') return refuse(text, kind);
   return (
     feetAndInches(typed, kind) ??
+    wavelength(typed, kind) ??
+    level(typed, kind) ??
+    fraction(typed, kind, defaultUnit) ??
     letterAsMark(typed, kind) ??
     numberAndUnit(typed, kind, defaultUnit) ??
     refuse(text, kind)
@@ -215,9 +266,40 @@ function feetAndInches(typed: string, kind: QuantityKind): Parsed | null {
   return { ok: true, value: feet * METRES_PER_FOOT, doubt: false };
 }
 
+/** A band's name stands for a frequency, and is echoed; a wavelength that is no band's is not guessed at. */
+function wavelength(typed: string, kind: QuantityKind): Parsed | null {
+  const match = kind === 'frequency' ? WAVELENGTH.exec(typed) : null;
+  if (!match) return null;
+  const name = `${decimal(match[1] ?? '')}${match[2]}`;
+  const value = BANDS_MHZ[name];
+  return value === undefined
+    ? {
+        ok: false,
+        message: `“${typed}” is a wavelength, and no band that is known here. Type the frequency, such as 145 MHz.`,
+      }
+    : { ok: true, value, doubt: true };
+}
+
+function level(typed: string, kind: QuantityKind): Parsed | null {
+  const match = kind === 'power' ? LEVEL.exec(typed) : null;
+  if (!match) return null;
+  const dbw = decimal(match[1] ?? '') - (match[2]?.toLowerCase() === 'm' ? 30 : 0);
+  return { ok: true, value: Number((10 ** (dbw / 10)).toPrecision(6)), doubt: true };
+}
+
+function fraction(typed: string, kind: QuantityKind, defaultUnit: string): Parsed | null {
+  const match = FRACTION.exec(typed);
+  const factor = match ? factorOf(kind, match[4] || defaultUnit) : undefined;
+  if (!match || factor === undefined || Number(match[3]) === 0) return null;
+  const value = Number(match[1] ?? 0) + Number(match[2]) / Number(match[3]);
+  return { ok: true, value: scaled(value, factor), doubt: false };
+}
+
 function letterAsMark(typed: string, kind: QuantityKind): Parsed | null {
   const match = LETTER_AS_MARK.exec(typed);
-  const factor = match ? factorOf(kind, match[2] ?? '') : undefined;
+  // in a number's middle an m is a mega: 7m1 is no wavelength
+  const letter = kind === 'frequency' ? match?.[2]?.replace('m', 'M') : match?.[2];
+  const factor = match ? factorOf(kind, letter ?? '') : undefined;
   if (!match || factor === undefined) return null;
   return { ok: true, value: scaled(Number(`${match[1]}.${match[3]}`), factor), doubt: false };
 }
@@ -231,12 +313,20 @@ function numberAndUnit(typed: string, kind: QuantityKind, defaultUnit: string): 
   const zero = kind === 'temperature' ? (ZEROS[unit.replace(/\s+/g, '').toLowerCase()] ?? 0) : 0;
   const value = decimal(number.replace(/ /g, '')) - zero;
   if (factor === undefined || !Number.isFinite(value)) return null;
-  return { ok: true, value: scaled(value, factor), doubt: COULD_BE_GROUPING.test(number) };
+  const isGrouped = COULD_BE_GROUPING.test(number);
+  return {
+    ok: true,
+    value: scaled(value, factor),
+    doubt: isGrouped,
+    ...(isGrouped && { other: scaled(Number(number.replace(',', '')) - zero, factor) }),
+  };
 }
 
 function factorOf(kind: QuantityKind, unit: string): number | undefined {
   const units = UNITS[kind];
   const spelt = unit.replace(/\s+/g, '');
+  // 145M is a frequency; 145 m is not
+  if (kind === 'frequency' && spelt === 'M') return 1;
   // MW and mW are a thousand million apart
   if (kind === 'power' && spelt.startsWith('M')) return spelt === 'MW' ? 1e6 : undefined;
   return Object.hasOwn(units, spelt.toLowerCase()) ? units[spelt.toLowerCase()] : undefined;

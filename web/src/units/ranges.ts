@@ -21,6 +21,7 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   noise: { min: 0, max: 40 },
   gain: { min: -60, max: 80 },
   price: { min: 0, max: 1_000_000 },
+  pricePerLength: { min: 0, max: 1_000_000 },
   sUnits: { min: 0, max: 50 },
   margin: { min: 0.1, max: 1000 },
   budget: { min: 0, max: 1_000_000_000 },

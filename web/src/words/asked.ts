@@ -1,12 +1,18 @@
 /** Sentences about what is asked, and what misses it. */
 
 import type { Reason } from '../api';
-import { fixed, moneyFigure, plain, powerText, significant, temperatureText } from '../units';
+import {
+  acrossText,
+  degreesText,
+  fixed,
+  massText,
+  moneyFigure,
+  plain,
+  powerText,
+  significant,
+} from '../units';
 
 export type Kind = NonNullable<Reason['values']['kind']>;
-
-/** Below this share of what is asked a shortfall rounds to all of it and says nothing. */
-const HARDLY_ANYTHING = 0.05;
 
 /**
  * What is asked, word by word: what stands before the number and after it, and what a list of kinds calls it. A kind
@@ -82,13 +88,13 @@ export function askedText(kind: Kind, value: number, currency = ''): string {
       return `${moneyFigure(value)} ${currency}`.trim();
     case 'MOST_MASS':
     case 'MOST_MASS_ON_MAST':
-      return `${plain(value, 2)} kg`;
+      return massText(value);
     case 'DUCT_BORE':
     case 'BEND_ONCE':
     case 'BEND_REPEATED':
-      return `${plain(value, 1)} mm`;
+      return acrossText(value);
     case 'COLDEST_UNROLLING':
-      return temperatureText(value, false);
+      return degreesText(value);
     default:
       return '';
   }
@@ -121,11 +127,11 @@ export function reasonText(reason: Reason, band: string, part: RunPart = SOME_PA
   if (kind === null) return partText(reason, on, part) ?? codeText(reason.code);
   switch (reason.code) {
     case 'MISSED':
-      return `${missedText(reason, kind)}${on}`;
+      return missedText(reason, kind, on);
     case 'MISSED_AT_WORST_ANGLE':
-      return `${figureAs(kind, reached)}${on} if the antenna's SWR falls badly; you asked for ${askedNumber(reason, kind)}`;
+      return `${figureAs(kind, reached)}${on} if the antenna's SWR falls badly, ${askedNumber(reason, kind)} asked`;
     case 'MISSED_AT_TOLERANCE':
-      return `${figureAs(kind, reached)}${on} if the cable is as bad as its tolerance allows; you asked for ${askedNumber(reason, kind)}`;
+      return `${figureAs(kind, reached)}${on} if the cable is as bad as its tolerance allows, ${askedNumber(reason, kind)} asked`;
     case 'LITTLE_TO_SPARE':
       return `only just: ${sparedText(reason, kind)}${on}`;
     case 'UNKNOWN':
@@ -201,46 +207,39 @@ function askedNumber(reason: Reason, kind: Kind): string {
   return askedText(kind, reason.values.asked ?? 0, reason.values.currency ?? '');
 }
 
-function missedText(reason: Reason, kind: Kind): string {
+function missedText(reason: Reason, kind: Kind, on: string): string {
   const asked = reason.values.asked ?? 0;
   const reached = reason.values.reached ?? 0;
-  const over = reached - asked;
   const number = askedNumber(reason, kind);
   switch (kind) {
     case 'LEAST_POWER':
+      return `${figureAs(kind, reached)} arrive${on}, ${number} asked`;
     case 'LEAST_PERCENT':
-      return reached < HARDLY_ANYTHING * asked
-        ? `${figureAs(kind, reached)} where ${number} is asked,`
-        : `${shortBy(kind, -over)} short of ${number}`;
+      return `${figureAs(kind, reached)} arrives${on}, ${number} asked`;
     case 'MOST_LOSS':
-      return `${difference(over)} dB over ${number}`;
     case 'MOST_S_UNITS':
-      return `${difference(over)} S-units over ${number}`;
+      return `${figureAs(kind, reached)} lost${on}, ${number} allowed`;
     case 'WITHIN_GAIN':
-      return `loses ${difference(over)} dB more than the antenna gains`;
+      return `loses ${fixed(reached, 2)} dB more than the antenna gains${on}`;
     case 'MOST_RECEIVE_PENALTY':
-      return `${difference(over)} dB over ${number} on receive`;
+      return `${figureAs(kind, reached)} lost on receive${on}, ${number} allowed`;
     case 'LEAST_POWER_MARGIN':
-      return `bears its heat ${significant(reached)} times, not ${plain(asked, 2)}`;
+      return `its heat is borne ${significant(reached)} times over${on}, ${plain(asked, 2)} asked`;
     case 'LEAST_VOLTAGE_MARGIN':
-      return `bears its voltage ${significant(reached)} times, not ${plain(asked, 2)}`;
+      return `its voltage is borne ${significant(reached)} times over${on}, ${plain(asked, 2)} asked`;
     case 'BUDGET':
-      return `${moneyFigure(over)} ${reason.values.currency ?? ''} over the budget`.replace(
-        '  ',
-        ' ',
-      );
+      return `costs ${askedText(kind, reached, reason.values.currency ?? '')}, the budget is ${number}`;
     case 'MOST_MASS':
-      return `${difference(over)} kg over ${number}`;
     case 'MOST_MASS_ON_MAST':
-      return `${difference(over)} kg over ${number} on the mast`;
+      return `weighs ${figureAs(kind, reached)}${kind === 'MOST_MASS' ? '' : ' on the mast'}, ${number} allowed`;
     case 'DUCT_BORE':
-      return `${plain(reached, 1)} mm across, too thick for a bore of ${number}`;
+      return `${figureAs(kind, reached)} across, the bore is ${number}`;
     case 'BEND_ONCE':
-      return `bends once to ${plain(reached, 1)} mm, not to ${number}`;
+      return `bends once to ${figureAs(kind, reached)}, ${number} asked`;
     case 'BEND_REPEATED':
-      return `bends again and again to ${plain(reached, 1)} mm, not to ${number}`;
+      return `bends again and again to ${figureAs(kind, reached)}, ${number} asked`;
     case 'COLDEST_UNROLLING':
-      return `not to be unrolled below ${temperatureText(reached, false)}`;
+      return `not to be unrolled below ${figureAs(kind, reached)}, ${number} asked`;
     case 'SUN':
       return 'its jacket does not bear the sun';
     case 'WATER':
@@ -283,19 +282,6 @@ function sparedText(reason: Reason, kind: Kind): string {
   }
 }
 
-/** The same as the second half of a sentence that has told what was asked. */
-export function reasonClause(reason: Reason, band: string): string {
-  const text = reasonText(reason, band);
-  const isShort = / short of | over /.test(text);
-  return reason.code === 'MISSED' && (isShort || text.includes(' is asked,'))
-    ? `it ${isShort ? 'is' : 'brings'} ${text}`
-    : text;
-}
-
-function shortBy(kind: Kind, value: number): string {
-  return kind === 'LEAST_POWER' ? powerDifference(value) : `${difference(value)} %`;
-}
-
 function figureAs(kind: Kind, value: number | null): string {
   if (value === null) return 'nothing';
   switch (kind) {
@@ -309,13 +295,4 @@ function figureAs(kind: Kind, value: number | null): string {
     default:
       return askedText(kind, value);
   }
-}
-
-/** A shortfall needs fewer digits than a figure: 17 W, 4 W, 0.6 W. */
-export function difference(value: number): string {
-  return value >= 1.95 ? fixed(value, 0) : value >= 0.0995 ? fixed(value, 1) : significant(value);
-}
-
-export function powerDifference(watts: number): string {
-  return watts < 0.05 ? `${difference(watts * 1000)} mW` : `${difference(watts)} W`;
 }

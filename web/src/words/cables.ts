@@ -1,7 +1,18 @@
 /** Sentences about cable types, their sheets, and where their numbers come from. */
 
 import type { CableType, SheetText } from '../api';
-import { fixed, frequencyText, lengthText, plain, powerText, significant, tied } from '../units';
+import {
+  fixed,
+  frequencyText,
+  lengthText,
+  plain,
+  powerText,
+  significant,
+  tied,
+  degreesText,
+  per100,
+  unitsBeside,
+} from '../units';
 import type { LengthUnit } from '../units';
 
 export const LOSS_PER = {
@@ -48,7 +59,7 @@ export function slipSentence(finding: SheetText['findings'][number], read: Sheet
       return 'Is this per 100 ft? Per 100 m it would lose less than copper of this size allows; per 100 ft it is plausible.';
     case 'TOO_GOOD_TO_BE_TRUE':
       return tied(
-        `At ${at} it is too good to be true: copper of this size loses at least ${significant(finding.number)} dB per 100 m.`,
+        `At ${at} it is too good to be true: copper of this size loses at least ${significant(per100(finding.number))} ${unitsBeside().loss}.`,
       );
   }
 }
@@ -85,5 +96,5 @@ export function priceText(type: CableType, lengths: LengthUnit): string {
 export function ratingText(type: CableType): string {
   return type.averagePowerW === null
     ? 'not known'
-    : `${powerText(type.averagePowerW)} at ${frequencyText(type.ratedAtMHz)} and ${plain(type.ratedAtC, 1)} °C`;
+    : `${powerText(type.averagePowerW)} at ${frequencyText(type.ratedAtMHz)} and ${degreesText(type.ratedAtC)}`;
 }

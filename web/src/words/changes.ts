@@ -3,7 +3,7 @@
 import type { Changes, ValueSteps, Ledger, Row } from '../api';
 import { fixed, frequencyText, lengthText, moneyFigure, plain, powerText, tied } from '../units';
 import type { LengthUnit } from '../units';
-import { askedPhrase, askedText, powerDifference, reasonClause } from './asked';
+import { askedPhrase, askedText, reasonText } from './asked';
 
 /** What to ask less of, so that a first cable gets through. */
 export function relaxationSentence(way: Ledger['relaxations'][number], currency: string): string {
@@ -50,11 +50,11 @@ export function cheaperSentence(
   const saves = `${moneyFigure(row.cost.amount - cheaper.cost.amount)} ${cheaper.cost.currency} less`;
   const first = cheaper.reasons.find((r) => r.verdict === 'FAIL');
   if (!first) return tied(`${cheaper.name} costs ${saves} and gets through too.`);
-  const clause = reasonClause(first, bands[first.band ?? -1] ?? '');
+  const clause = reasonText(first, bands[first.band ?? -1] ?? '');
   const short = shortening
     ? ` With no more than ${lengthText(Math.floor(shortening.toM * 10) / 10, lengths)} it would do.`
     : '';
-  return tied(`${cheaper.name} costs ${saves}, but ${clause}.${short}`);
+  return tied(`${cheaper.name} costs ${saves}: ${clause}.${short}`);
 }
 
 /** What the step up brings, and what else would bring as much. */
@@ -69,7 +69,7 @@ export function stepUpSentence(
   const costs = up.row.cost.amount - row.cost.amount;
   const now = row.cells[focus]?.powerAtAntennaW ?? null;
   const then = up.row.cells[focus]?.powerAtAntennaW ?? null;
-  const watts = now === null || then === null ? '' : `${powerDifference(then - now)} more, `;
+  const watts = now === null || then === null ? '' : `${powerText(then - now)} more, `;
   const receive =
     up.onReceiveDb === null
       ? ''

@@ -23,6 +23,7 @@ export * from './findings';
 export * from './glossary';
 export * from './guide';
 export * from './locker';
+export * from './money';
 export * from './paper';
 export * from './run';
 
@@ -69,6 +70,9 @@ export const words = {
   receiveCaution:
     'Bond the shield and fit an arrestor where it enters. Local codes and a qualified person decide.',
   samplePrices: 'Prices are samples to try things with, not offers.',
+  suggested: 'Suggested: it comes first in the ledger, until you pick a row.',
+  pickedForRun: 'You picked it.',
+  chosenForRun: 'You chose it.',
   typicalFigures: 'Figures are typical of the type; the sheet of the cable you buy may differ.',
 } as const;
 
@@ -124,11 +128,6 @@ export function rowSummary(
     if (preference === 'LIGHTEST' && row.mass) return 'passes; the lightest that does';
   }
   return row.leastSpareDb === null ? 'passes' : `passes, ${fixed(row.leastSpareDb, 1)} dB to spare`;
-}
-
-/** What was asked, and what comes. */
-export function askedSentence(asked: string, where: string, comes: string): string {
-  return `You asked: ${asked}${where}; ${comes}.`;
 }
 
 /** Less than this between two plans is the same, dB. */

@@ -1,7 +1,7 @@
 /** What the run sheet says: steps from the reel to the roof, each with its check, and the cautions that go with them. */
 
 import type { CableType } from '../api';
-import { plain, temperatureText } from '../units';
+import { temperatureText, acrossText } from '../units';
 
 export interface Step {
   /** By which it is ticked. */
@@ -37,11 +37,11 @@ export function limitsOf(cable: CableType | undefined, fahrenheit: boolean): str
   return [
     ...known(
       cable.bendRadiusOnceMm,
-      (r) => `Bend once and leave: no tighter than ${plain(r)} mm radius.`,
+      (r) => `Bend once and leave: no tighter than ${acrossText(r)} radius.`,
     ),
     ...known(
       cable.bendRadiusRepeatedMm,
-      (r) => `Where it moves: no tighter than ${plain(r)} mm radius.`,
+      (r) => `Where it moves: no tighter than ${acrossText(r)} radius.`,
     ),
     ...(cable.minInstallC === null
       ? ['How cold it may be unrolled is not known: warm it indoors first.']
@@ -56,7 +56,7 @@ export function limitsOf(cable: CableType | undefined, fahrenheit: boolean): str
       : cable.sunResistant
         ? 'It bears sun.'
         : 'It does not bear sun: cover it.',
-    ...known(cable.outerDiameterMm, (d) => `${plain(d)} mm across, without its connector.`),
+    ...known(cable.outerDiameterMm, (d) => `${acrossText(d)} across, without its connector.`),
   ];
 }
 

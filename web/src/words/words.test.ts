@@ -39,7 +39,9 @@ function row(name: string, over: Partial<Row> = {}): Row {
     verdict: 'PASS',
     reasons: [],
     leastSpareDb: 1.25,
-    cost: { amount: 100, currency: 'EUR', sample: true },
+    cost: { amount: 100, currency: 'EUR', sample: true, samples: [] },
+    notInCost: [],
+    decidingBand: 0,
     mass: null,
     reach: [],
     reachOfRun: null,
@@ -48,24 +50,30 @@ function row(name: string, over: Partial<Row> = {}): Row {
   };
 }
 
-const costing = (amount: number) => ({ amount, currency: 'EUR', sample: true });
+const costing = (amount: number) => ({ amount, currency: 'EUR', sample: true, samples: [] });
 
 describe('a reason', () => {
   it.each([
-    [reason('MISSED', 'LEAST_POWER', 70, 61), '9 W short of 70 W on 2 m'],
-    [reason('MISSED', 'LEAST_POWER', 70, 69.4), '0.6 W short of 70 W on 2 m'],
-    [reason('MISSED', 'LEAST_POWER', 70, 0.01), '10 mW where 70 W is asked, on 2 m'],
-    [reason('MISSED', 'MOST_S_UNITS', 0.5, 0.8), '0.3 S-units over 0.5 S-units on 2 m'],
-    [reason('MISSED', 'WITHIN_GAIN', 0, 1.2), 'loses 1.2 dB more than the antenna gains on 2 m'],
-    [reason('MISSED', 'MOST_RECEIVE_PENALTY', 1, 1.5), '0.5 dB over 1 dB on receive on 2 m'],
-    [reason('MISSED', 'LEAST_POWER_MARGIN', 1, 0.7), 'bears its heat 0.70 times, not 1 on 2 m'],
+    [reason('MISSED', 'LEAST_POWER', 70, 61), '61 W arrive on 2 m, 70 W asked'],
+    [reason('MISSED', 'LEAST_POWER', 70, 69.4), '69.4 W arrive on 2 m, 70 W asked'],
+    [reason('MISSED', 'LEAST_POWER', 70, 0.01), '10 mW arrive on 2 m, 70 W asked'],
+    [reason('MISSED', 'MOST_S_UNITS', 0.5, 0.8), '0.80 S-units lost on 2 m, 0.5 S-units allowed'],
+    [reason('MISSED', 'WITHIN_GAIN', 0, 1.2), 'loses 1.20 dB more than the antenna gains on 2 m'],
+    [
+      reason('MISSED', 'MOST_RECEIVE_PENALTY', 1, 1.5),
+      '1.50 dB lost on receive on 2 m, 1 dB allowed',
+    ],
+    [
+      reason('MISSED', 'LEAST_POWER_MARGIN', 1, 0.7),
+      'its heat is borne 0.70 times over on 2 m, 1 asked',
+    ],
     [reason('UNKNOWN', 'LEAST_POWER_MARGIN', 1, null), 'the power it bears is not known on 2 m'],
     [
       reason('MISSED_AT_TOLERANCE', 'LEAST_POWER', 70, 68),
-      '68 W on 2 m if the cable is as bad as its tolerance allows; you asked for 70 W',
+      '68 W on 2 m if the cable is as bad as its tolerance allows, 70 W asked',
     ],
-    [reason('MISSED', 'LEAST_PERCENT', 50, 46.5), '4 % short of 50 % on 2 m'],
-    [reason('MISSED', 'MOST_LOSS', 3, 4.25), '1.3 dB over 3 dB on 2 m'],
+    [reason('MISSED', 'LEAST_PERCENT', 50, 46.5), '46.5 % arrives on 2 m, 50 % asked'],
+    [reason('MISSED', 'MOST_LOSS', 3, 4.25), '4.25 dB lost on 2 m, 3 dB allowed'],
     [reason('LITTLE_TO_SPARE', 'LEAST_POWER', 20, 20.8), 'only just: 20.8 W on 2 m'],
     [
       reason('EXTRAPOLATED', null, null, 2400),
@@ -80,16 +88,22 @@ describe('a reason', () => {
 
 describe('a reason of the run as a whole', () => {
   it.each([
-    [reason('MISSED', 'BUDGET', 100, 130, null), '30 EUR over the budget'],
+    [reason('MISSED', 'BUDGET', 100, 130, null), 'costs 130 EUR, the budget is 100 EUR'],
     [reason('LITTLE_TO_SPARE', 'BUDGET', 100, 98, null), 'only just: costs 98 EUR'],
     [reason('UNKNOWN', 'BUDGET', 100, null, null), 'its price is not known'],
-    [reason('MISSED', 'MOST_MASS_ON_MAST', 2, 2.4, null), '0.4 kg over 2 kg on the mast'],
-    [reason('MISSED', 'DUCT_BORE', 8, 10.3, null), '10.3 mm across, too thick for a bore of 8 mm'],
+    [
+      reason('MISSED', 'MOST_MASS_ON_MAST', 2, 2.4, null),
+      'weighs 2.4 kg on the mast, 2 kg allowed',
+    ],
+    [reason('MISSED', 'DUCT_BORE', 8, 10.3, null), '10.3 mm across, the bore is 8 mm'],
     [
       reason('MISSED', 'BEND_REPEATED', 50, 105, null),
-      'bends again and again to 105 mm, not to 50 mm',
+      'bends again and again to 105 mm, 50 mm asked',
     ],
-    [reason('MISSED', 'COLDEST_UNROLLING', -25, -10, null), 'not to be unrolled below −10 °C'],
+    [
+      reason('MISSED', 'COLDEST_UNROLLING', -25, -10, null),
+      'not to be unrolled below −10 °C, −25 °C asked',
+    ],
     [reason('MISSED', 'SUN', null, null, null), 'its jacket does not bear the sun'],
     [
       reason('MISSED', 'CONNECTORS', null, null, null),

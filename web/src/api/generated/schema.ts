@@ -1178,6 +1178,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/in-run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One plan with the cable in its run, as its sheet draws it; or with another row of its ledger */
+        get: operations["getCableInRun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/restore": {
         parameters: {
             query?: never;
@@ -1396,6 +1413,14 @@ export interface components {
             near: components["schemas"]["EndResponse"];
         };
         AllowancesRequest: {
+            /** Format: double */
+            dripLoopM?: number;
+            /** Format: double */
+            eachEndM?: number;
+            /** Format: double */
+            serviceLoopM?: number;
+        };
+        AllowancesSpec: {
             /** Format: double */
             dripLoopM?: number;
             /** Format: double */
@@ -1655,6 +1680,19 @@ export interface components {
             key: string;
             points: components["schemas"]["CablePointResponse"][];
         };
+        CableInRunResponse: {
+            assessment: components["schemas"]["AssessmentSpec"];
+            bands: components["schemas"]["BandResponse"][];
+            name: string;
+            /** Format: uuid */
+            planId: string;
+            requirements: components["schemas"]["RequirementSpec"][];
+            row: components["schemas"]["RowResponse"];
+            site: string;
+            standing: components["schemas"]["CableStanding"] | null;
+            /** Format: int64 */
+            version: number;
+        };
         CablePointResponse: {
             /** Format: double */
             attenuationDbPer100m: number;
@@ -1674,6 +1712,8 @@ export interface components {
             /** Format: double */
             velocityFactor?: number;
         };
+        /** @enum {string} */
+        CableStanding: "SUGGESTED" | "PICKED" | "CHOSEN";
         CableTypeRequest: {
             /** Format: double */
             averagePowerW?: number | null;
@@ -1993,6 +2033,7 @@ export interface components {
             peakVoltageV: number;
             price: number | null;
             priceCurrency: string | null;
+            priceIsSample: boolean;
             /** Format: date */
             pricedOn: string | null;
             /** Format: double */
@@ -2046,6 +2087,8 @@ export interface components {
             currency: string;
             /** @description whether any price in it is a sample */
             sample: boolean;
+            /** @description names of what in it has a sample price, where the rest has a price of the operator's own */
+            samples: string[];
         };
         CurvePointResponse: {
             /** Format: double */
@@ -2166,6 +2209,7 @@ export interface components {
             name?: string;
             /** Format: double */
             peakVoltageV?: number;
+            price?: components["schemas"]["MoneySpec"];
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2336,6 +2380,7 @@ export interface components {
             port: number;
         };
         Joint: Omit<components["schemas"]["RunElement"], "kind"> & {
+            barrel?: boolean;
             bump?: components["schemas"]["BumpSpec"];
             connectorKey?: string;
             id?: string;
@@ -2344,6 +2389,7 @@ export interface components {
             /** Format: double */
             lossDb?: number;
             name?: string;
+            price?: components["schemas"]["MoneySpec"];
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2470,6 +2516,7 @@ export interface components {
             name?: string;
             /** Format: uuid */
             pieceId?: string;
+            price?: components["schemas"]["MoneySpec"];
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2662,6 +2709,17 @@ export interface components {
             /** Format: double */
             frequencyMHz: number;
         };
+        OwnPrice: {
+            /** Format: double */
+            amount: number;
+            currency: string;
+            key: string;
+            of: components["schemas"]["PricedKind"];
+            /** Format: date */
+            pricedOn: string;
+            /** Format: double */
+            soldInM?: number | null;
+        };
         PackedAdapterResponse: {
             /** Format: int32 */
             count: number;
@@ -2826,6 +2884,7 @@ export interface components {
             assessment?: components["schemas"]["AssessmentSpec"];
             candidates?: components["schemas"]["CandidateSpec"][];
             done?: string[];
+            picked?: boolean;
             /** @enum {string} */
             preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
             purchase?: components["schemas"]["PurchaseSpec"];
@@ -2889,9 +2948,11 @@ export interface components {
         };
         PlanSketchResponse: {
             bandName: string;
+            /** @enum {string} */
+            bandVerdict: "PASS" | "MARGINAL" | "FAIL";
             /** Format: double */
-            cableLengthM: number | null;
-            cableName: string | null;
+            cableLengthM: number;
+            cableName: string;
             elements: components["schemas"]["SketchedElementResponse"][];
             /** Format: double */
             lossBeforeRunDb: number;
@@ -2899,8 +2960,11 @@ export interface components {
             powerAtAntennaW: number | null;
             /** Format: double */
             radioPowerW: number | null;
+            standing: components["schemas"]["CableStanding"];
             /** Format: double */
             totalLossDb: number;
+            /** @enum {string} */
+            verdict: "PASS" | "MARGINAL" | "FAIL";
         };
         PlanSummary: {
             /** @description null when nothing is chosen */
@@ -2934,11 +2998,14 @@ export interface components {
             /** Format: double */
             perM: number;
         };
+        /** @enum {string} */
+        PricedKind: "CABLE" | "CONNECTOR";
         ProfileResponse: {
             joints: components["schemas"]["JointResponse"][];
             lines: components["schemas"]["LineResponse"][];
         };
         PurchaseSpec: {
+            allowances?: components["schemas"]["AllowancesSpec"];
             readyMadeEnd?: components["schemas"]["MoneySpec"];
             /** Format: int32 */
             times?: number;
@@ -3141,11 +3208,14 @@ export interface components {
             assignment: components["schemas"]["AssignmentResponse"][];
             cells: components["schemas"]["CellResponse"][];
             cost: components["schemas"]["CostResponse"] | null;
+            /** Format: int32 */
+            decidingBand: number;
             id: string;
             /** Format: double */
             leastSpareDb: number | null;
             mass: components["schemas"]["MassResponse"] | null;
             name: string;
+            notInCost: components["schemas"]["UnpricedResponse"][];
             reach: components["schemas"]["ReachResponse"][];
             reachOfRun: components["schemas"]["ReachResponse"] | null;
             reasons: components["schemas"]["ReasonResponse"][];
@@ -3156,6 +3226,7 @@ export interface components {
         };
         RunElement: {
             kind: string;
+            owned?: boolean;
         };
         RunSheetRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
@@ -3210,6 +3281,7 @@ export interface components {
             letterShortcuts: boolean;
             /** Format: double */
             licencePowerW: number | null;
+            ownPrices: components["schemas"]["OwnPrice"][];
             /** @enum {string} */
             palette: "DAY" | "NIGHT" | "SYSTEM";
             /** Format: double */
@@ -3441,8 +3513,10 @@ export interface components {
             /** Format: double */
             bought: number;
             cost: components["schemas"]["CostResponse"] | null;
-            isCable: boolean;
-            name: string;
+            elements: number[];
+            /** @enum {string} */
+            kind: "CABLE" | "PLUG" | "BARREL" | "PIECE";
+            name: string | null;
             /** Format: double */
             needed: number;
         };
@@ -3506,6 +3580,7 @@ export interface components {
             name?: string;
             /** Format: double */
             peakVoltageV?: number;
+            price?: components["schemas"]["MoneySpec"];
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -3533,6 +3608,14 @@ export interface components {
             /** @enum {string} */
             lossPer: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
             separator: string;
+        };
+        UnpricedResponse: {
+            /** Format: int32 */
+            element: number | null;
+            elsewhere: components["schemas"]["CostResponse"] | null;
+            /** @enum {string} */
+            kind: "CABLE" | "PLUG" | "BARREL" | "PIECE";
+            name: string | null;
         };
         Upkeep: {
             /** Format: int32 */
@@ -5578,6 +5661,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DecisionResponse"];
+                };
+            };
+        };
+    };
+    getCableInRun: {
+        parameters: {
+            query?: {
+                rowId?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableInRunResponse"];
                 };
             };
         };

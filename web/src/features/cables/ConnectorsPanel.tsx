@@ -1,9 +1,18 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { OwnPrice } from '../prices';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { fixed, frequencyText, moneyFigure, parseQuantity, plain, powerText } from '../../units';
+import {
+  acrossFigure,
+  fixed,
+  frequencyText,
+  parseQuantity,
+  plain,
+  powerText,
+  unitsBeside,
+} from '../../units';
 import type { QuantityKind } from '../../units';
 import { capital } from '../../words';
 
@@ -86,7 +95,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
             <th scope="col">used up to</th>
             <th scope="col">peak V</th>
             <th scope="col">bears</th>
-            <th scope="col">fits, mm</th>
+            <th scope="col">fits, {unitsBeside().across}</th>
             <th scope="col">watertight</th>
             <th scope="col">price</th>
             <th scope="col">
@@ -125,11 +134,19 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
               <td className="figures">
                 {c.fitsLeastMm === null && c.fitsMostMm === null
                   ? 'any'
-                  : `${c.fitsLeastMm === null ? '' : plain(c.fitsLeastMm, 1)}–${c.fitsMostMm === null ? '' : plain(c.fitsMostMm, 1)}`}
+                  : `${c.fitsLeastMm === null ? '' : acrossFigure(c.fitsLeastMm)}–${c.fitsMostMm === null ? '' : acrossFigure(c.fitsMostMm)}`}
               </td>
               <td>{c.watertight ? 'yes' : 'no'}</td>
               <td className="figures">
-                {c.price === null ? '–' : `${moneyFigure(c.price)} ${c.priceCurrency ?? ''}`}
+                <OwnPrice
+                  of="CONNECTOR"
+                  priceKey={c.key}
+                  name={c.name}
+                  price={c.price}
+                  currency={c.priceCurrency}
+                  isSample={false}
+                />
+                {c.priceIsSample && ' sample'}
               </td>
               <td className="whitespace-nowrap">
                 {!c.builtIn && (

@@ -10,9 +10,11 @@ import {
   frequencyText,
   lengthFigure,
   lengthText,
+  per100,
   plain,
   powerText,
   significant,
+  unitsBeside,
 } from '../../units';
 import { SERVICES } from '../plan';
 
@@ -93,7 +95,7 @@ export function CurvePane({
         <Plot
           label={isLoss ? 'attenuation over frequency' : 'average power over frequency'}
           xLabel="MHz"
-          yLabel={isLoss ? 'dB per 100 m' : 'W'}
+          yLabel={isLoss ? unitsBeside().loss : 'W'}
           height={250}
           isLog={isLog}
           isLogY={isLog}
@@ -105,7 +107,10 @@ export function CurvePane({
             ...(curves?.curves ?? []).map((c) => ({
               id: c.key,
               label: nameOf(c.key),
-              points: c.points.map((p, i) => ({ x: frequencies[i] ?? 0, y: p[figure] ?? NaN })),
+              points: c.points.map((p, i) => ({
+                x: frequencies[i] ?? 0,
+                y: isLoss ? per100(p[figure] ?? NaN) : (p[figure] ?? NaN),
+              })),
             })),
             ...floor,
           ]}

@@ -3,7 +3,17 @@ import type { CableType } from '../../api';
 import { useTestBehind } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Term } from '../../ui';
-import { fixed, frequencyText, plain, significant, temperatureText } from '../../units';
+import { OwnPrice } from '../prices';
+import {
+  acrossText,
+  fixed,
+  frequencyText,
+  massPerLengthFigure,
+  plain,
+  significant,
+  temperatureText,
+  unitsBeside,
+} from '../../units';
 import { FLEXING, priceText, provenanceText, ratingText, sentences, words } from '../../words';
 
 /** Everything that is known of a type; what is not known is said so. */
@@ -11,7 +21,7 @@ export function TypeFacts({ type }: { type: CableType }) {
   const { lengths, settings } = usePreferences();
   const test = useTestBehind(type.key);
   const fahrenheit = settings.temperatures === 'FAHRENHEIT';
-  const mm = (value: number | null) => (value === null ? 'not known' : `${plain(value, 1)} mm`);
+  const mm = (value: number | null) => (value === null ? 'not known' : acrossText(value));
   const celsius = (value: number | null) =>
     value === null ? 'not known' : temperatureText(value, fahrenheit);
   const yes = (value: boolean | null) => (value === null ? 'not known' : value ? 'yes' : 'no');
@@ -27,7 +37,12 @@ export function TypeFacts({ type }: { type: CableType }) {
     ],
     ['velocity factor', plain(type.velocityFactor, 3), 'velocity-factor'],
     ['across', mm(type.outerDiameterMm)],
-    ['mass', type.massGPerM === null ? 'not known' : `${plain(type.massGPerM, 1)} g per m`],
+    [
+      'mass',
+      type.massGPerM === null
+        ? 'not known'
+        : `${massPerLengthFigure(type.massGPerM)} ${unitsBeside().massPerLength}`,
+    ],
     ['bends once to', mm(type.bendRadiusOnceMm), 'bend'],
     ['bends again and again to', mm(type.bendRadiusRepeatedMm), 'bend'],
     ['made to be', type.flexing === null ? 'not known' : FLEXING[type.flexing]],
@@ -74,6 +89,14 @@ export function TypeFacts({ type }: { type: CableType }) {
           </div>
         ))}
       </dl>
+      <OwnPrice
+        of="CABLE"
+        priceKey={type.key}
+        name={type.name}
+        price={type.pricePerM}
+        currency={type.priceCurrency}
+        isSample={type.priceIsSample}
+      />
       <p className="pt-2 text-fine text-soft">
         {type.points.length} {type.points.length === 1 ? 'row' : 'rows'} of a sheet, from{' '}
         {frequencyText(type.points[0]?.frequencyMHz ?? 0)} to{' '}
@@ -89,7 +112,7 @@ export function TypeFacts({ type }: { type: CableType }) {
 
 /** The bore by which copper’s floor is reckoned, and where that figure comes from. */
 function boreText({ mm, known }: NonNullable<CableType['floorBore']>): string {
-  const text = `${plain(mm, 1)} mm`;
+  const text = acrossText(mm);
   switch (known) {
     case 'STATED':
       return text;

@@ -1,5 +1,14 @@
 import type { CableType } from '../../api';
-import { fixed, frequencyText, moneyFigure, plain } from '../../units';
+import {
+  acrossFigure,
+  fixed,
+  frequencyText,
+  massPerLengthFigure,
+  per100,
+  plain,
+  pricePerLengthFigure,
+  unitsBeside,
+} from '../../units';
 import type { Column } from './table';
 
 interface TableProps {
@@ -17,17 +26,17 @@ interface TableProps {
 const COLUMNS: readonly { column: Column; text: (p: TableProps) => string }[] = [
   { column: 'name', text: () => 'cable' },
   { column: 'impedanceOhm', text: () => 'Ω' },
-  { column: 'outerDiameterMm', text: () => 'mm' },
-  { column: 'massGPerM', text: () => 'g/m' },
-  { column: 'loss', text: (p) => `dB/100 m, ${frequencyText(p.atMHz)}` },
-  { column: 'pricePerM', text: () => 'per m' },
+  { column: 'outerDiameterMm', text: () => unitsBeside().across },
+  { column: 'massGPerM', text: () => unitsBeside().massPerLength },
+  { column: 'loss', text: (p) => `${unitsBeside().loss}, ${frequencyText(p.atMHz)}` },
+  { column: 'pricePerM', text: () => `per ${unitsBeside().per}` },
 ];
 
 /** Every type in a row, ordered by any column; a row is laid over the curves by its button. */
 export function TypeTable(props: TableProps) {
   const { types, losses, order, selected, over, onSelect, onOverlay, onOrder } = props;
-  const number = (value: number | null, decimals: number) =>
-    value === null ? <span className="text-soft">–</span> : fixed(value, decimals);
+  const known = (value: number | null | undefined, tell: (value: number) => string) =>
+    value == null ? <span className="text-soft">–</span> : tell(value);
   return (
     <div className="min-h-0 flex-1 overflow-y-auto">
       <table className="w-full border-separate border-spacing-0">
@@ -87,16 +96,10 @@ export function TypeTable(props: TableProps) {
                 </button>
               </th>
               <td className="figures">{plain(t.impedanceOhm, 1)}</td>
-              <td className="figures">{number(t.outerDiameterMm, 1)}</td>
-              <td className="figures">{number(t.massGPerM, 0)}</td>
-              <td className="figures">{number(losses.get(t.key) ?? null, 2)}</td>
-              <td className="figures">
-                {t.pricePerM === null ? (
-                  <span className="text-soft">–</span>
-                ) : (
-                  moneyFigure(t.pricePerM)
-                )}
-              </td>
+              <td className="figures">{known(t.outerDiameterMm, acrossFigure)}</td>
+              <td className="figures">{known(t.massGPerM, massPerLengthFigure)}</td>
+              <td className="figures">{known(losses.get(t.key), (db) => fixed(per100(db), 2))}</td>
+              <td className="figures">{known(t.pricePerM, pricePerLengthFigure)}</td>
               <td className="pr-4">
                 <button
                   type="button"

@@ -202,7 +202,7 @@ describe('what is said of a type', () => {
     expect(slip('FAR_OFF_THE_FIT', 0.1)).toContain(
       'At 145 MHz the curve through the other rows lies 10 % above it',
     );
-    expect(slip('TOO_GOOD_TO_BE_TRUE', 3.2)).toContain('at least 3.2 dB per 100 m');
+    expect(slip('TOO_GOOD_TO_BE_TRUE', 3.2)).toContain('at least 3.2 dB/100 m');
     expect(slip('FALLING', 4)).toContain('than at the frequency before (4.0 dB)');
     expect(slip('PER_100_FT', 3)).toContain('Is this per 100 ft?');
     expect(slip('COLUMNS_SWAPPED', 1.7)).toContain('columns swapped');

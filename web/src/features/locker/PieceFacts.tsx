@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { PieceLife } from '../../api';
 import { useConnectors } from '../../api';
 import { Term } from '../../ui';
-import { fixed, frequencyText, plain } from '../../units';
+import { fixed, frequencyText, massText, plain } from '../../units';
 import { endText } from '../../words';
 
 /** What is said of a piece, and with which figures it stands in a run. */
@@ -23,7 +23,7 @@ export function PieceFacts({ life }: { life: PieceLife }) {
         <PieceFact what="kept at">{summary.keptAt ?? '–'}</PieceFact>
         {summary.massKg !== null && (
           <PieceFact what="mass">
-            <span className="figures">{fixed(summary.massKg, 2)} kg</span>
+            <span className="figures">{massText(summary.massKg)}</span>
           </PieceFact>
         )}
         <PieceFact what="outings">

@@ -16,7 +16,7 @@ import { Note } from './note/Note';
 import { Asked } from './requirements/Asked';
 import { Ribbon } from './run/Ribbon';
 import { UprightRibbon } from './run/UprightRibbon';
-import { SheetProvider, useSheet } from './sheetContext';
+import { asAnswered, SheetProvider, useSheet } from './sheetContext';
 import { useSheetShortcuts } from './useSheetShortcuts';
 import { useSheetState } from './useSheetState';
 import { CurrentView } from './views/CurrentView';
@@ -39,16 +39,25 @@ export function PlanSheet({
       <SheetProvider value={sheet}>
         <Shell here={sheet.plan.name}>
           <Unsaved editing={editing} />
-          <Spoken />
+          <AsAnswered>
+            <Spoken />
+          </AsAnswered>
           <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
             <Drawing />
-            <Aside />
+            <AsAnswered>
+              <Aside />
+            </AsAnswered>
           </div>
           <TitleBlock editing={editing} />
         </Shell>
       </SheetProvider>
     </KeptFor>
   );
+}
+
+/** What is read off the figures speaks of the plan that they were computed for. */
+function AsAnswered({ children }: { children: React.ReactNode }) {
+  return <SheetProvider value={asAnswered(useSheet())}>{children}</SheetProvider>;
 }
 
 /** The answer in a sentence, for whoever does not see it. */
@@ -73,7 +82,9 @@ function Drawing() {
     <main className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
       {narrow && !isPaper && (
         <div className="border-b border-hairline px-4 py-3">
-          <Note part="head" />
+          <AsAnswered>
+            <Note part="head" />
+          </AsAnswered>
         </div>
       )}
       {!isPaper && (
@@ -87,7 +98,9 @@ function Drawing() {
       {address.isMixing && <MixPanel />}
       {address.own !== null && <OwnFigure key={address.own} />}
       <StaleLine />
-      <CurrentView />
+      <AsAnswered>
+        <CurrentView />
+      </AsAnswered>
     </main>
   );
 }

@@ -2,8 +2,15 @@ import { createContext, useContext } from 'react';
 import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from '../../api';
 import type { Command } from './document/commands';
 import type { Band, Plan } from './document/model';
+import { bandsOf, powerOn } from './document/model';
 import type { Profile } from './run/useProfile';
 import type { SheetAddress } from './useSheetAddress';
+
+/** What some figures were computed for. */
+export interface Answered {
+  plan: Plan;
+  focus: number;
+}
 
 /** What every part of a plan's sheet may need of it: the plan, what was computed of it, and how it is changed. */
 export interface Sheet {
@@ -23,8 +30,12 @@ export interface Sheet {
   /** Whether the band in focus is sent on; a receiver has no watts. */
   hasWatts: boolean;
 
+  /** Whether the plan follows the ledger: what lies in the run is what comes first there, and not picked by hand. */
+  follows: boolean;
+  /** What the figures below were computed for: the plan as it was then, and its band in focus. */
+  answered: Answered | undefined;
   ledger: Ledger | undefined;
-  /** The row that is drawn and spoken of. */
+  /** The row in the run: the one that is drawn, spoken of, printed and bought. */
   row: Row | undefined;
   rowId: string | null;
   cableName: string;
@@ -49,7 +60,8 @@ export interface Sheet {
   /** Tells what is wrong with a field, or that it is right again. */
   trouble: (field: string, message: string | null) => void;
   focusBand: (index: number) => void;
-  selectRow: (rowId: string) => void;
+  /** Lays a row into the run by hand; what points at it in the address is done with. */
+  pickRow: (rowId: string) => void;
   pointRow: (rowId: string | null) => void;
   /** Saves what is unsaved and tells the version that is stored then; null when it could not be saved. */
   saveNow: () => Promise<number | null>;
@@ -58,6 +70,14 @@ export interface Sheet {
 const SheetContext = createContext<Sheet | null>(null);
 
 export const SheetProvider = SheetContext.Provider;
+
+/** The sheet as it was when its figures were computed, so that what is read together belongs together. */
+export function asAnswered(sheet: Sheet): Sheet {
+  if (!sheet.answered) return sheet;
+  const { plan, focus } = sheet.answered;
+  const band = bandsOf(plan)[focus];
+  return { ...sheet, plan, focus, band, hasWatts: powerOn(plan, band) !== null };
+}
 
 /** The sheet that a component is part of. */
 export function useSheet(): Sheet {

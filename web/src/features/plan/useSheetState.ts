@@ -1,8 +1,11 @@
 import { useCallback, useState } from 'react';
 import type { CableType, Connector, StoredPlan } from '../../api';
 import { useDecisions } from '../../api';
+import type { Command } from './document/commands';
+import { isAboutTheCable } from './document/commands';
+import { bandsOf, isPicked, ownCablesOf, powerOn, runOf } from './document/model';
 import type { PlanEditing } from './document/usePlanEditing';
-import { bandsOf, powerOn } from './document/model';
+import { laid } from './ledger/mix';
 import { useRows } from './ledger/useRows';
 import { useProfile } from './run/useProfile';
 import type { Sheet } from './sheetContext';
@@ -26,13 +29,30 @@ export function useSheetState(
   const bands = bandsOf(plan);
   const named = bands.findIndex((b) => b.id !== undefined && b.id === address.bandId);
   const focus = Math.max(0, named);
-  const rows = useRows(plan, catalogue, address.rowId ?? chosen ?? null, pointed, focus);
-  const rowId = rows.selected?.id ?? null;
+  const follows = !isPicked(plan, chosen !== undefined);
+  const rows = useRows({ plan, follows, focus }, catalogue, pointed ?? address.rowId);
+  const rowId = rows.inRun?.id ?? null;
   const profile = useProfile(plan, catalogue, rowId, focus);
 
   const { put } = address;
   const focusBand = useCallback((i: number) => put({ band: bands[i]?.id }), [put, bands]);
-  const selectRow = useCallback((id: string) => put({ row: id }), [put]);
+  const { command: dispatch } = editing;
+  const { ledger, inRun } = rows;
+  const command = useCallback(
+    (c: Command) => {
+      const isMoot = !follows || !inRun || !isAboutTheCable(c);
+      dispatch(isMoot ? c : { ...c, drawn: laid(runOf(plan), inRun, ownCablesOf(plan)) });
+    },
+    [dispatch, follows, inRun, plan],
+  );
+  const pickRow = useCallback(
+    (id: string) => {
+      const row = ledger?.rows.find((r) => r.id === id);
+      if (row) dispatch({ do: 'pick', run: laid(runOf(plan), row, ownCablesOf(plan)) });
+      put({ row: undefined });
+    },
+    [dispatch, ledger, plan, put],
+  );
   return {
     planId: stored.id,
     plan,
@@ -44,11 +64,13 @@ export function useSheetState(
     focus,
     band: bands[focus],
     hasWatts: powerOn(plan, bands[focus]) !== null,
-    ledger: rows.ledger,
-    row: rows.selected,
+    follows,
+    answered: rows.answered,
+    ledger,
+    row: inRun,
     rowId,
-    cableName: rows.selected?.name ?? '',
-    isPresent: rowId !== null && rowId === rows.ledger?.presentRowId,
+    cableName: inRun?.name ?? '',
+    isPresent: rowId !== null && rowId === ledger?.presentRowId,
     assessment: rows.drawn,
     atTolerance: rows.atTolerance,
     otherWeather: rows.otherWeather,
@@ -57,10 +79,10 @@ export function useSheetState(
     stale: troubles.isAny || rows.isStale,
     problem: rows.problem,
     address,
-    command: editing.command,
+    command,
     trouble: troubles.trouble,
     focusBand,
-    selectRow,
+    pickRow,
     pointRow,
     saveNow: editing.saveNow,
   };

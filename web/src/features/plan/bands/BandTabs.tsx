@@ -38,7 +38,7 @@ export function BandTabs() {
       className="flex shrink-0 items-stretch overflow-x-auto border-b border-hairline"
     >
       {bands.map((band, i) => {
-        const cell = row?.cells[i];
+        const cell = row?.cells.find((c) => c.bandId === band.id) ?? row?.cells[i];
         const level =
           cell && cell.totalLossDb !== null
             ? { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW }

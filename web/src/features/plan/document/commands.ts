@@ -13,8 +13,14 @@ import type {
 } from './model';
 import { bandsOf, newId, ownCablesOf, powerOn, radioOf, requirementsOf, runOf } from './model';
 
+/**
+ * A command, and for one that speaks of the cable that is drawn the run with that cable in it: where the plan follows the
+ * ledger, the cable is picked with it.
+ */
+export type Command = Step & { drawn?: Element[] };
+
 /** Everything that can be done to a plan on its sheet. One command is one step of undo. */
-export type Command =
+type Step =
   | { do: 'takeVersion'; plan: Plan }
   | { do: 'rename'; name: string }
   | { do: 'moveToSite'; site: string }
@@ -45,7 +51,8 @@ export type Command =
   | { do: 'dropAsked'; asked: number }
   | { do: 'easeAsked'; to: ReadonlyMap<number, Requirement> }
   | { do: 'buy'; purchase: Purchase }
-  | { do: 'layRun'; run: Element[] }
+  | { do: 'pick'; run: Element[] }
+  | { do: 'followLedger' }
   | { do: 'tick'; step: string; done: boolean }
   | { do: 'prefer'; preference: Preference }
   | { do: 'putOwnCable'; cable: OwnCable }
@@ -53,8 +60,12 @@ export type Command =
 
 /** The plan after a command; the plan before it is left as it was. */
 export function apply(plan: Plan, command: Command): Plan {
-  const after = applied(plan, command);
+  const after = applied(command.drawn ? picked(plan, command.drawn) : plan, command);
   return command.do === 'takeVersion' ? after : withReadingsKept(plan, after);
+}
+
+function picked(plan: Plan, run: Element[]): Plan {
+  return withDocument(withRun(plan, run), { picked: true });
 }
 
 function applied(plan: Plan, command: Command): Plan {
@@ -142,8 +153,10 @@ function applied(plan: Plan, command: Command): Plan {
       });
     case 'buy':
       return withDocument(plan, { purchase: command.purchase });
-    case 'layRun':
-      return withRun(plan, command.run);
+    case 'pick':
+      return picked(plan, command.run);
+    case 'followLedger':
+      return withDocument(plan, { picked: false });
     case 'tick': {
       const others = (plan.document.done ?? []).filter((s) => s !== command.step);
       return withDocument(plan, { done: command.done ? [...others, command.step] : others });
@@ -190,6 +203,16 @@ export function burstOf(command: Command): string | null {
     default:
       return null;
   }
+}
+
+/** Whether a command speaks of the cable in the sections itself, and not only of where it lies. */
+export function isAboutTheCable(command: Command): boolean {
+  return (
+    command.do === 'changeElement' ||
+    command.do === 'offerLine' ||
+    (command.do === 'changeBand' && command.change.load?.swrAtRadio !== undefined) ||
+    command.do === 'readAnew'
+  );
 }
 
 /** Whether a command is part of one drag, which is one step however long the hand rests. */

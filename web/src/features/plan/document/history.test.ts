@@ -79,7 +79,7 @@ describe('commands', () => {
   it('lay a cable of the catalogue or of ones own into the run', () => {
     const start = newPlan();
     const lay = (cableKey: string | null, candidateId: string | null): Command => ({
-      do: 'layRun',
+      do: 'pick',
       run: laid(runOf(start), rowOf(cableKey, candidateId), [own]),
     });
     const section = { id: 'main', kind: 'LINE', lengthM: 20, candidate: true };

@@ -64,6 +64,27 @@ export function isAnythingAsked(plan: Plan): boolean {
   return requirementsOf(plan).some((r) => !r.off);
 }
 
+/**
+ * Whether what lies in the run was picked by hand; else the plan follows the ledger. A document of an earlier version
+ * does not say: there a choice that stands has laid its cable into the run.
+ */
+export function isPicked(plan: Plan, isChosen: boolean): boolean {
+  return (plan.document.picked ?? isChosen) || !isAnyUpForChoice(runOf(plan));
+}
+
+/** Whether a run leaves any of its lines to the ledger. */
+function isAnyUpForChoice(run: Element[]): boolean {
+  return run.some((e) => e.kind === 'LINE' && e.candidate);
+}
+
+/** In a run whose cables all stay, the longest line is what its ledger speaks of. */
+function withSomethingUpForChoice(run: Element[]): Element[] {
+  if (isAnyUpForChoice(run)) return run;
+  const lines = run.filter((e): e is Line => e.kind === 'LINE' && e.lengthM !== undefined);
+  const [longest] = lines.toSorted((a, b) => (b.lengthM ?? 0) - (a.lengthM ?? 0));
+  return run.map((e) => (e === longest ? { ...longest, candidate: true } : e));
+}
+
 /** How often the run is bought. */
 export function timesOf(plan: Plan): number {
   return plan.document.purchase?.times ?? 1;
@@ -128,6 +149,7 @@ export function comparisonOf(
   const everything = catalogue.flatMap((type) => (type.retired ? [] : [{ cableKey: type.key }]));
   return {
     ...plan.document.assessment,
+    run: withSomethingUpForChoice(runOf(plan)),
     requirements: requirementsOf(plan),
     ...(plan.document.purchase && { purchase: plan.document.purchase }),
     tolerance,

@@ -53,7 +53,15 @@ export const PIECES: readonly Piece[] = [
     tell: (plan) => (radioOf(plan).powerW ? powerText(radioOf(plan).powerW ?? 0) : 'receiver'),
     take: ASSESSED('radio'),
   },
-  { key: 'run', label: 'run', tell: tellRun, take: ASSESSED('run') },
+  {
+    key: 'run',
+    label: 'run',
+    tell: tellRun,
+    take: (plan, from) => {
+      const taken = ASSESSED('run')(plan, from);
+      return { ...taken, document: { ...taken.document, picked: from.document.picked } };
+    },
+  },
   {
     key: 'bands',
     label: 'bands',

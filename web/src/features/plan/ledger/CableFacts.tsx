@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { CableType, Row } from '../../../api';
 import { useTestBehind } from '../../../api';
 import { Term } from '../../../ui';
-import { fixed } from '../../../units';
+import { acrossText, fixed, massText } from '../../../units';
 import { provenanceText, words } from '../../../words';
 
 /** What is known of a type, in the opened row of a ledger. */
@@ -13,8 +13,8 @@ export function CableFacts({ type, row }: { type: CableType; row: Row }) {
       <p>
         {type.family}; <Term of="impedance">{type.impedanceOhm} Ω</Term>,{' '}
         <Term of="velocity-factor">velocity factor</Term> {type.velocityFactor}
-        {type.outerDiameterMm !== null && `, ${type.outerDiameterMm} mm across`}
-        {row.mass ? `, ${fixed(row.mass.totalKg, 1)} kg` : ''}
+        {type.outerDiameterMm !== null && `, ${acrossText(type.outerDiameterMm)} across`}
+        {row.mass ? `, ${massText(row.mass.totalKg)}` : ''}
         {type.jacket !== null && (
           <>
             ; {type.jacket} <Term of="jacket">jacket</Term>
@@ -27,11 +27,11 @@ export function CableFacts({ type, row }: { type: CableType; row: Row }) {
         )}
         {type.bendRadiusOnceMm !== null && (
           <>
-            , <Term of="bend">bends</Term> to {type.bendRadiusOnceMm} mm once
+            , <Term of="bend">bends</Term> to {acrossText(type.bendRadiusOnceMm)} once
           </>
         )}
         {type.bendRadiusRepeatedMm !== null &&
-          ` and ${type.bendRadiusRepeatedMm} mm again and again`}
+          ` and ${acrossText(type.bendRadiusRepeatedMm)} again and again`}
         .
       </p>
       {type.note && <p>{type.note}.</p>}

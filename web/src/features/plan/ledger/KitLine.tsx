@@ -39,7 +39,7 @@ export function KitLine() {
           <button
             type="button"
             className="quiet"
-            onClick={() => command({ do: 'layRun', run: runWith(plan, best) })}
+            onClick={() => command({ do: 'pick', run: runWith(plan, best) })}
           >
             lay it
           </button>

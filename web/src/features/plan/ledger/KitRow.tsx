@@ -71,7 +71,7 @@ export function KitRow({ wide, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
             type="button"
             className="quiet shrink-0"
             aria-label={`lay ${kitName(kit)} into the run`}
-            onClick={() => command({ do: 'layRun', run: runWith(plan, kit) })}
+            onClick={() => command({ do: 'pick', run: runWith(plan, kit) })}
           >
             lay it
           </button>

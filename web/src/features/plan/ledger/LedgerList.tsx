@@ -12,7 +12,7 @@ import { useShownRows } from './useShownRows';
 /** The ledger for a phone: a list, one cable a line, on the band in focus. */
 export function LedgerList() {
   const sheet = useSheet();
-  const { plan, row: selected, chosen, focus, stale, selectRow } = sheet;
+  const { plan, row: selected, chosen, focus, stale, pickRow } = sheet;
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const { rows, firstPass } = useShownRows();
@@ -37,7 +37,7 @@ export function LedgerList() {
                 className={`flex min-h-14 w-full items-center gap-3 border-b border-l-[3px] border-hairline px-3 py-1.5 text-left ${
                   row.id === selected?.id ? 'border-l-blue bg-raised' : 'border-l-transparent'
                 }`}
-                onClick={() => selectRow(row.id)}
+                onClick={() => pickRow(row.id)}
               >
                 <VerdictMark verdict={row.verdict} />
                 <span id={`row-${row.id}`} className="min-w-0 flex-1">

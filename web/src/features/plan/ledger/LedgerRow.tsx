@@ -6,6 +6,7 @@ import { partsWith } from '../run/parts';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
 import type { Sheet } from '../sheetContext';
 import { useSheet } from '../sheetContext';
+import { standingOf } from './standing';
 import { kindOfLine } from './kindOfLine';
 import type { LedgerLayout } from './ledgerLayout';
 import { RowFigures } from './RowFigures';
@@ -20,25 +21,25 @@ interface Props extends LedgerLayout {
 /** One cable of the ledger; it opens to all its reasons and to what is known of it. */
 export function LedgerRow({ row, first, ...layout }: Props) {
   const sheet = useSheet();
-  const { plan, selectRow, pointRow } = sheet;
+  const { plan, pickRow, pointRow } = sheet;
   const [open, setOpen] = useState(false);
-  const isSelected = row.id === sheet.rowId;
-  const cell = cellClass(sheet, row.id, isSelected);
-  const edge = isSelected ? 'border-l-blue' : 'border-l-transparent';
+  const isInRun = row.id === sheet.rowId;
+  const cell = cellClass(sheet, row.id, isInRun);
+  const edge = isInRun ? 'border-l-blue' : 'border-l-transparent';
   return (
     <>
       <tr
         data-row={row.id}
         data-verdict={row.verdict}
-        className={isSelected ? '' : 'hover:[&>td]:bg-raised hover:[&>th]:bg-raised'}
-        onClick={() => selectRow(row.id)}
+        className={isInRun ? '' : 'hover:[&>td]:bg-raised hover:[&>th]:bg-raised'}
+        onClick={() => pickRow(row.id)}
         onMouseEnter={() => pointRow(row.id)}
         onMouseLeave={() => pointRow(null)}
       >
         <td className={`${cell} border-l-[3px] pl-2 ${edge}`}>
           <VerdictMark verdict={row.verdict} />
         </td>
-        <RowName row={row} isSelected={isSelected} cell={cell} />
+        <RowName row={row} isInRun={isInRun} cell={cell} />
         <RowFigures {...layout} row={row} cell={cell} />
         <td className={`${cell} pr-2 ${verdictColour(row.verdict)}`}>
           <span className="flex items-start gap-1">
@@ -67,25 +68,25 @@ export function LedgerRow({ row, first, ...layout }: Props) {
 }
 
 /** What stands for something, chosen, in the run or pinned, stays in sight while the others scroll. */
-function cellClass({ ledger, chosen, address }: Sheet, id: string, isSelected: boolean): string {
-  const stays = id === ledger?.presentRowId || id === chosen || address.filter.pinned.includes(id);
-  const ground = isSelected ? 'bg-raised' : stays ? 'bg-paper' : '';
+function cellClass({ chosen, address }: Sheet, id: string, isInRun: boolean): string {
+  const stays = isInRun || id === chosen || address.filter.pinned.includes(id);
+  const ground = isInRun ? 'bg-raised' : stays ? 'bg-paper' : '';
   const held = 'sticky top-[25px] bottom-0 z-[5] shadow-[0_-1px_0_var(--hairline)]';
   return `border-b border-hairline py-[3px] align-middle ${ground} ${stays ? held : ''}`;
 }
 
-function RowName({ row, isSelected, cell }: { row: Row; isSelected: boolean; cell: string }) {
+function RowName({ row, isInRun, cell }: { row: Row; isInRun: boolean; cell: string }) {
   const sheet = useSheet();
   return (
     <th scope="row" className={`${cell} text-left font-semibold`}>
       <button
         type="button"
-        aria-pressed={isSelected}
+        aria-pressed={isInRun}
         aria-label={row.name}
         className="block w-full text-left"
         onFocus={() => sheet.pointRow(row.id)}
         onBlur={() => sheet.pointRow(null)}
-        onKeyDown={(e) => walk(e, sheet.selectRow)}
+        onKeyDown={walk}
       >
         <span className="block truncate">{row.name}</span>
         <span className="block text-tiny leading-[11px] font-normal text-soft empty:hidden">
@@ -128,25 +129,20 @@ function MoreButton({
   );
 }
 
-/** Up and down walk through the rows. */
-function walk(e: React.KeyboardEvent<HTMLButtonElement>, onSelect: (rowId: string) => void) {
+/** Up and down walk through the rows and point at them; Enter picks one. */
+function walk(e: React.KeyboardEvent<HTMLButtonElement>) {
   const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
   if (!step) return;
   e.preventDefault();
   const rows = [...(e.currentTarget.closest('table')?.querySelectorAll('[data-row]') ?? [])];
   const here = rows.findIndex((r) => r.contains(e.currentTarget));
-  const next = rows[here + step];
-  const button = next?.querySelector('button');
-  if (!next || !button) return;
-  button.focus();
-  onSelect(next.getAttribute('data-row') ?? '');
+  rows[here + step]?.querySelector('button')?.focus();
 }
 
-function standing(row: Row, { ledger, chosen, address, catalogue }: Sheet): string {
+function standing(row: Row, { rowId, follows, chosen, address, catalogue }: Sheet): string {
   return [
     kindOfLine(row, catalogue),
-    row.id === chosen ? 'chosen' : '',
-    row.id === ledger?.presentRowId ? 'in the run' : '',
+    standingOf(row.id, { rowId, follows, chosen }),
     address.filter.pinned.includes(row.id) ? 'pinned' : '',
     row.id === address.filter.base ? 'the others against it' : '',
   ]

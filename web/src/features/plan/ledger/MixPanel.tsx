@@ -51,7 +51,7 @@ export function MixPanel() {
                 key={row.id}
                 row={row}
                 onLay={() => {
-                  command({ do: 'layRun', run: laid(mixes.run, row, ownCablesOf(plan)) });
+                  command({ do: 'pick', run: laid(mixes.run, row, ownCablesOf(plan)) });
                   address.put({ row: undefined, mix: undefined });
                 }}
               />

@@ -5,6 +5,7 @@ import { bandName, bandsOf, ownCablesOf } from '../document/model';
 import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { CableFacts } from './CableFacts';
+import { WhatItCosts } from './WhatItCosts';
 
 /** What a row opens to: all its reasons, how it is kept in sight, and what is known of its cable. */
 export function RowMore({ row }: { row: Row }) {
@@ -40,6 +41,7 @@ export function RowMore({ row }: { row: Row }) {
       </div>
       <div className="text-soft">
         {type ? <CableFacts type={type} row={row} /> : <p>A figure of your own.</p>}
+        <WhatItCosts row={row} />
       </div>
     </div>
   );

@@ -35,7 +35,7 @@ describe('the ledger', () => {
   it('has lines of every kind in the order of the ledger, marked where they are of another', () => {
     onSheet(<Ledger />, { ledger });
     expect(names().filter(Boolean)).toEqual([
-      'RG-58in the run',
+      'RG-58picked, in the run',
       'Foam 10',
       'RG-6of another impedance',
       'Foam 5',
@@ -55,7 +55,10 @@ describe('the ledger', () => {
     screen.getByRole('button', { name: 'RG-58' }).focus();
     await userEvent.keyboard('{ArrowDown}');
     expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Foam 10' }));
-    expect(sheet.selectRow).toHaveBeenCalledWith('foam-10');
+    expect(sheet.pointRow).toHaveBeenLastCalledWith('foam-10');
+    expect(sheet.pickRow).not.toHaveBeenCalled();
+    await userEvent.keyboard('{Enter}');
+    expect(sheet.pickRow).toHaveBeenCalledWith('foam-10');
   });
 
   it('draws the row that is pointed at', async () => {
@@ -74,7 +77,7 @@ describe('the ledger', () => {
       [{ pinned: ['foam-5'] }],
       [{ base: 'foam-5' }],
     ]);
-    expect(sheet.selectRow).not.toHaveBeenCalled();
+    expect(sheet.pickRow).not.toHaveBeenCalled();
   });
 
   it('tells how many rows are hidden, and shows them again', async () => {
@@ -93,7 +96,7 @@ describe('the ledger', () => {
   it('on a phone is a list', async () => {
     const sheet = onSheet(<LedgerList />, { ledger });
     await userEvent.click(screen.getByRole('button', { name: 'Foam 10' }));
-    expect(sheet.selectRow).toHaveBeenCalledWith('foam-10');
+    expect(sheet.pickRow).toHaveBeenCalledWith('foam-10');
     expect(screen.getByText('no price')).toBeTruthy();
   });
 });

@@ -46,9 +46,9 @@ function comparisons(body: Asked) {
     : { rows: [], details: [{ assessment: { of: only?.cableKey }, atTolerance: null }] };
 }
 
-function rows(wanted: string | null, pointed: string | null = null) {
+function rows(follows: boolean, pointed: string | null = null) {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  return renderHook(() => useRows(plan, CATALOGUE, wanted, pointed, 0), {
+  return renderHook(() => useRows({ plan, follows, focus: 0 }, CATALOGUE, pointed), {
     wrapper: ({ children }: { children: React.ReactNode }) => (
       <QueryClientProvider client={client}>{children}</QueryClientProvider>
     ),
@@ -66,35 +66,53 @@ describe('the rows of a plan', () => {
     vi.restoreAllMocks();
   });
 
-  it('are drawn for the one that is wanted', async () => {
-    const { result } = rows('rg-58');
+  it('are drawn for what was laid into the run by hand', async () => {
+    const { result } = rows(false);
     await waitFor(() => expect(result.current.drawn).toEqual({ of: 'rg-58' }));
-    expect(result.current.selected?.id).toBe('rg-58');
+    expect(result.current.inRun?.id).toBe('rg-58');
   });
 
-  it('else for the first that does not fail, whatever its impedance', async () => {
-    const { result } = rows(null);
-    await waitFor(() => expect(result.current.selected?.id).toBe('rg-6'));
-  });
-
-  it('else for what lies in the run', async () => {
+  it('else for what comes first, whatever its impedance, and even where it fails', async () => {
     vi.restoreAllMocks();
     answering({
       'POST /api/comparisons': (body: Asked) => ({
         ...comparisons(body),
-        rows: [row('foam-10', 'FAIL'), row('rg-58', 'FAIL')],
+        ...(body.details.length === 0 && {
+          rows: [row('rg-6', 'FAIL', 'OTHER_IMPEDANCE'), row('rg-58', 'FAIL')],
+        }),
       }),
     });
-    const { result } = rows('no longer offered');
-    await waitFor(() => expect(result.current.selected?.id).toBe('rg-58'));
+    const { result } = rows(true);
+    await waitFor(() => expect(result.current.inRun?.id).toBe('rg-6'));
+  });
+
+  it('stay together with the plan that they were computed for until the next are all there', async () => {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const other = planOfRun([line({ lengthM: 77 })]);
+    const { result, rerender } = renderHook(
+      (of: typeof plan) => useRows({ plan: of, follows: false, focus: 0 }, CATALOGUE, null),
+      {
+        initialProps: plan,
+        wrapper: ({ children }: { children: React.ReactNode }) => (
+          <QueryClientProvider client={client}>{children}</QueryClientProvider>
+        ),
+      },
+    );
+    await waitFor(() => expect(result.current.answered?.plan).toBe(plan));
+    rerender(other);
+    expect(result.current.answered?.plan).toBe(plan);
+    expect(result.current.drawn).toEqual({ of: 'rg-58' });
+    await waitFor(() => expect(result.current.answered?.plan).toBe(other));
   });
 
   it('ask for one cell of the row pointed at, and not for that of the row drawn', async () => {
-    const { result } = rows('rg-58', 'foam-10');
+    const { result } = rows(false, 'foam-10');
     await waitFor(() => expect(result.current.pointedAt).toEqual({ of: 'foam-10' }));
     const small = asked.map((a) => a.body as Asked).filter((b) => b.details.length > 0);
     expect(small.every((b) => b.bands.length === 1)).toBe(true);
-    expect(rows('rg-58', 'rg-58').result.current.pointedAt).toBeUndefined();
+    const same = rows(false, 'rg-58').result;
+    await waitFor(() => expect(same.current.drawn).toBeDefined());
+    expect(same.current.pointedAt).toBeUndefined();
   });
 
   it('say what is wrong when the plan cannot be compared', async () => {
@@ -102,7 +120,7 @@ describe('the rows of a plan', () => {
     answering({
       'POST /api/comparisons': () => new Problem(422, 'bands[0].frequencyMHz must be given'),
     });
-    const { result } = rows(null);
+    const { result } = rows(true);
     await waitFor(() => expect(result.current.problem).toContain('must be given'));
     expect(result.current.isStale).toBe(true);
   });

@@ -1,15 +1,25 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { BandAssessment, CableType, ComparisonRequest, Ledger, Row } from '../../../api';
 import { Away, Refused, useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { awayText, capital } from '../../../words';
 import type { Plan } from '../document/model';
+import type { Answered } from '../sheetContext';
 import { comparisonOf, runOf } from '../document/model';
 
+interface Asked {
+  plan: Plan;
+  /** Whether what comes first lies in the run. */
+  follows: boolean;
+  focus: number;
+}
+
 interface Rows {
+  /** What all of the following was computed for, together. */
+  answered: Answered | undefined;
   ledger: Ledger | undefined;
-  /** The row that is drawn and spoken of. */
-  selected: Row | undefined;
+  /** The row that lies in the run. */
+  inRun: Row | undefined;
   /** Its band in focus, with every element. */
   drawn: BandAssessment | undefined;
   /** Its loss there, at both ends of what cables may be off. */
@@ -24,42 +34,37 @@ interface Rows {
   problem: string | null;
 }
 
-/** The ledger of a plan, and what its drawing needs of it. */
-export function useRows(
-  plan: Plan,
-  catalogue: CableType[],
-  wanted: string | null,
-  pointed: string | null,
-  focus: number,
-): Rows {
+/** The ledger of a plan, and what its drawing needs of it. What is shown together was computed together. */
+export function useRows(asked: Asked, catalogue: CableType[], pointed: string | null): Rows {
+  const { plan, follows, focus } = asked;
   const { tolerances } = usePreferences().settings;
   const request = useMemo(
     () => comparisonOf(plan, catalogue, tolerances, []),
     [plan, catalogue, tolerances],
   );
   const answer = useLedger(request);
-  const ledger = answer.data;
-  const selected =
-    ledger?.rows.find((r) => r.id === wanted) ??
-    ledger?.rows.find((r) => r.verdict !== 'FAIL') ??
-    ledger?.rows.find((r) => r.id === ledger.presentRowId);
-  const drawn = useDetail(plan, catalogue, selected?.id ?? null, focus);
-  const pointedAt = useDetail(
-    plan,
-    catalogue,
-    pointed === selected?.id ? null : pointed,
-    focus,
-    false,
+  const ledger = answer.isPlaceholderData ? undefined : answer.data;
+  const inRun = ledger && rowInRun(ledger, follows);
+  const drawn = useDetail(plan, catalogue, inRun?.id ?? null, focus);
+  const fresh = useMemo(
+    () =>
+      ledger &&
+      inRun &&
+      drawn && { answered: { plan, focus }, ledger, inRun, detail: drawn.detail },
+    [plan, focus, ledger, inRun, drawn],
   );
+  const shown = useLast(fresh);
+  const pointedAt = useDetail(plan, catalogue, pointed === shown?.inRun.id ? null : pointed, focus);
   const failed = answer.isError ? answer.error : null;
 
   return {
-    ledger,
-    selected,
-    drawn: drawn?.assessment,
-    atTolerance: drawn?.atTolerance ?? undefined,
-    otherWeather: drawn?.otherWeather ?? undefined,
-    pointedAt: pointedAt?.assessment,
+    answered: shown?.answered,
+    ledger: shown?.ledger,
+    inRun: shown?.inRun,
+    drawn: shown?.detail?.assessment,
+    atTolerance: shown?.detail?.atTolerance ?? undefined,
+    otherWeather: shown?.detail?.otherWeather ?? undefined,
+    pointedAt: pointedAt?.detail?.assessment,
     isStale: failed !== null || (answer.failureCount > 0 && answer.isFetching),
     problem: failed
       ? sentenceOf(failed)
@@ -67,6 +72,18 @@ export function useRows(
         ? sentenceOf(answer.failureReason)
         : null,
   };
+}
+
+/** What lies in the run: what comes first, or what was laid there by hand. */
+export function rowInRun(ledger: Ledger, follows: boolean): Row | undefined {
+  return follows ? ledger.rows[0] : ledger.rows.find((r) => r.id === ledger.presentRowId);
+}
+
+/** The last value that was there. */
+function useLast<T>(value: T | undefined): T | undefined {
+  const [last, setLast] = useState(value);
+  if (value !== undefined && value !== last) setLast(value);
+  return value ?? last;
 }
 
 function sentenceOf(error: Error): string {
@@ -106,20 +123,24 @@ export function detailRequest(
   };
 }
 
-/** One cell with its elements: a small question of its own, so that pointing at a row does not ask for all of them. */
+/**
+ * One cell with its elements: a small question of its own, so that pointing at a row does not ask for all of them. Undefined
+ * while it is not answered; without a detail where the run loses more than can be assessed.
+ */
 function useDetail(
   plan: Plan,
   catalogue: CableType[],
   rowId: string | null,
   focus: number,
-  keep = true,
-): Ledger['details'][number] | undefined {
+): { detail: Ledger['details'][number] | undefined } | undefined {
   const { tolerances } = usePreferences().settings;
   const request = useMemo(
     () => (rowId === null ? null : detailRequest(plan, catalogue, rowId, focus, false, tolerances)),
     [plan, catalogue, rowId, focus, tolerances],
   );
-  const answer = useLedger(request);
-  if (rowId === null || (!keep && answer.isPlaceholderData)) return undefined;
-  return answer.data?.details[0];
+  const { data, isPlaceholderData } = useLedger(request);
+  return useMemo(
+    () => (rowId === null || isPlaceholderData || !data ? undefined : { detail: data.details[0] }),
+    [rowId, isPlaceholderData, data],
+  );
 }

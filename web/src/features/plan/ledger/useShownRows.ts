@@ -6,7 +6,7 @@ import { filtered } from './ledgerFilter';
 export function useShownRows(): { rows: Row[]; hidden: number; firstPass: string | undefined } {
   const { ledger, catalogue, address, chosen, row } = useSheet();
   const all = ledger?.rows ?? [];
-  const rows = filtered(all, address.filter, catalogue, [ledger?.presentRowId, chosen, row?.id]);
+  const rows = filtered(all, address.filter, catalogue, [chosen, row?.id]);
   return {
     rows,
     hidden: all.length - rows.length,

@@ -1,10 +1,9 @@
 import type { Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { levelText, shownReading, tied } from '../../../units';
-import { askedSentence, capital, reasonClause, reasonText, sentences } from '../../../words';
+import { capital, reasonText, sentences } from '../../../words';
 import type { Plan } from '../document/model';
 import { bandName, bandsOf, powerOn, requirementsOf } from '../document/model';
-import { isOfBands, phraseOf } from '../requirements/asked';
 import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 
@@ -26,13 +25,10 @@ export function AskedAndComes({ row }: { row: Row }) {
   }
   const concerned = first && requirementsOf(plan)[first.requirement];
   if (!concerned) {
-    const all = on.length === 1 ? 'what you asked' : `all ${on.length} things you asked`;
-    return <p>{tied(`It meets ${all}: ${tightest(plan, row, reading)}.`)}</p>;
+    return <p>{tied(`It meets everything you asked: ${tightest(plan, row, reading)}.`)}</p>;
   }
-  const of = bands.find((b) => b.id !== undefined && b.id === concerned.bandId);
-  const where = of ? ` on ${bandName(of)}` : isOfBands(concerned.kind) ? ' on every band' : '';
-  const comes = reasonClause(first, first.band === null ? '' : bandName(bands[first.band]));
-  return <p>{tied(askedSentence(phraseOf(concerned), where, comes))}</p>;
+  const text = reasonText(first, first.band === null ? '' : bandName(bands[first.band]));
+  return <p>{tied(`${capital(text)}.`)}</p>;
 }
 
 function tightest(plan: Plan, row: Row, reading: Parameters<typeof levelText>[1]): string {

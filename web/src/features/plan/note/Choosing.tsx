@@ -8,10 +8,11 @@ import { useSheet } from '../sheetContext';
 
 /** The choice, with a reason in the operator's words. */
 export function Choosing({ row }: { row: Row }) {
-  const { plan, planId, stale, chosen, command, selectRow, saveNow } = useSheet();
+  const { plan, planId, stale, chosen, command, saveNow } = useSheet();
   const queries = useQueryClient();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
+  const [kept, setKept] = useState<string | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
   const choose = useMutation({
     mutationFn: async () => {
@@ -25,8 +26,8 @@ export function Choosing({ row }: { row: Row }) {
       );
     },
     onSuccess: () => {
-      command({ do: 'layRun', run: laid(runOf(plan), row, ownCablesOf(plan)) });
-      selectRow(row.id);
+      command({ do: 'pick', run: laid(runOf(plan), row, ownCablesOf(plan)) });
+      setKept(row.name);
       setOpen(false);
       setReason('');
       void queries.invalidateQueries({ queryKey: ['decisions', planId] });
@@ -35,7 +36,9 @@ export function Choosing({ row }: { row: Row }) {
   });
 
   useEffect(() => {
-    if (open) field.current?.focus();
+    if (!open) return;
+    field.current?.focus();
+    field.current?.form?.scrollIntoView?.({ block: 'nearest' });
   }, [open]);
 
   if (!open) {
@@ -46,27 +49,36 @@ export function Choosing({ row }: { row: Row }) {
           data-shortcut="choose"
           className="action"
           disabled={stale}
-          onClick={() => setOpen(true)}
+          onClick={() => {
+            setOpen(true);
+            setKept(null);
+          }}
         >
           {chosen === row.id ? 'Choose it again' : 'Choose this cable'}
         </button>
+        {kept !== null && (
+          <p role="status" className="mt-1 border-l-[3px] border-pass pl-2">
+            {kept} is chosen. It stands below with today’s figures.
+          </p>
+        )}
       </div>
     );
   }
   return (
     <form
-      className="flex flex-col gap-2"
+      className="flex flex-col gap-2 border-l-[3px] border-blue pl-2"
       onSubmit={(e) => {
         e.preventDefault();
         choose.mutate();
       }}
     >
       <label className="flex flex-col gap-1">
-        <span>Why {row.name}?</span>
+        <span className="font-semibold">Why {row.name}?</span>
         <textarea
           ref={field}
           rows={3}
           maxLength={2000}
+          placeholder="Your reason; it is kept with the choice."
           className="boxed"
           value={reason}
           onChange={(e) => setReason(e.target.value)}
@@ -81,7 +93,7 @@ export function Choosing({ row }: { row: Row }) {
           Keep the choice
         </button>
         <button type="button" className="quiet" onClick={() => setOpen(false)}>
-          not yet
+          Cancel
         </button>
       </span>
       {choose.isError && (

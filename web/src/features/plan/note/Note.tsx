@@ -40,11 +40,29 @@ export function Note({ part }: { part: Part }) {
           <h1 className="text-heading leading-[1.25] font-bold">
             {headline(plan, row, focus, reading)}
           </h1>
+          <HowItCame />
           <AskedAndComes row={row} />
         </>
       )}
       {part !== 'head' && <Rest row={row} ledger={ledger} />}
     </div>
+  );
+}
+
+/** How the cable came into the run, and the way back to what is suggested. */
+function HowItCame() {
+  const { rowId, follows, chosen, command, ledger } = useSheet();
+  if (follows) return <p className="text-fine text-soft">{words.suggested}</p>;
+  const isFirst = ledger?.rows[0]?.id === rowId;
+  return (
+    <p className="text-fine text-soft">
+      {rowId === chosen ? words.chosenForRun : words.pickedForRun}{' '}
+      {!isFirst && ledger?.rows[0] && (
+        <button type="button" className="quiet" onClick={() => command({ do: 'followLedger' })}>
+          Use the suggestion: {ledger.rows[0].name}
+        </button>
+      )}
+    </p>
   );
 }
 

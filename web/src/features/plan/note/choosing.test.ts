@@ -24,7 +24,9 @@ function row(id: string, over: Partial<Row> = {}): Row {
     verdict: 'PASS',
     reasons: [],
     leastSpareDb: 1,
-    cost: { amount: 100, currency: 'EUR', sample: false },
+    cost: { amount: 100, currency: 'EUR', sample: false, samples: [] },
+    notInCost: [],
+    decidingBand: 0,
     mass: null,
     cells: [],
     reach: [],
@@ -156,7 +158,7 @@ describe('a decision on old figures', () => {
     expect(driftOf(then, row('a', { cells: [cell(1)] }), plan, 'watts')).toBeNull();
     const now = row('a', {
       cells: [cell(2)],
-      cost: { amount: 130, currency: 'EUR', sample: false },
+      cost: { amount: 130, currency: 'EUR', sample: false, samples: [] },
       verdict: 'FAIL',
     });
     expect(driftOf(then, now, plan, 'watts')?.replaceAll('\u00a0', ' ')).toBe(

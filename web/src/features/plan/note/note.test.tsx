@@ -48,10 +48,10 @@ describe('the choice', () => {
       body: { planVersion: 7, rowId: 'foam-10', reason: 'It is on the shelf.' },
     });
     const [laid] = commands(sheet);
-    expect(laid).toMatchObject({ do: 'layRun' });
-    expect(laid?.do === 'layRun' && laid.run[1]).toMatchObject({ id: 'l', cableKey: 'foam-10' });
-    expect(sheet.selectRow).toHaveBeenCalledWith('foam-10');
+    expect(laid).toMatchObject({ do: 'pick' });
+    expect(laid?.do === 'pick' && laid.run[1]).toMatchObject({ id: 'l', cableKey: 'foam-10' });
     expect(screen.getByText('Choose this cable')).toBeTruthy();
+    expect(screen.getByRole('status').textContent).toContain('Foam 10 is chosen');
   });
 
   it('is not kept where the plan could not be saved first, and the reason stays', async () => {

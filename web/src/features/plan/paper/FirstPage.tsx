@@ -11,12 +11,13 @@ import {
   powerText,
   shownReading,
 } from '../../../units';
-import { dateText, reasonText, words } from '../../../words';
+import { costSentences, dateText, reasonText, words } from '../../../words';
 import { headline } from '../note/headline';
 import type { Band } from '../document/model';
 import { bandName, bandsOf, powerOn, revisionNumber, runOf } from '../document/model';
 import { elementName } from '../run/elements';
 import { partsWith } from '../run/parts';
+import { partName } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { figuresOf } from './bandsOnPaper';
 import { Page } from './Page';
@@ -115,11 +116,13 @@ export function FirstPage({ sheet, format, drawing }: Props) {
           <table>
             <tbody>
               {sheet.toBuy.map((b) => (
-                <tr key={b.name}>
-                  <th scope="row">{b.name}</th>
+                <tr key={`${b.kind} ${b.name ?? b.elements.join()}`}>
+                  <th scope="row">
+                    {partName({ ...b, element: b.elements[0] ?? null }, sheet.row, context)}
+                  </th>
                   <td>
-                    {b.isCable ? lengthText(b.bought, lengths) : `${plain(b.bought)} ×`}
-                    {b.bought > b.needed && ` (${lengthText(b.needed, lengths)} needed)`}
+                    {b.kind === 'CABLE' ? lengthText(b.bought, lengths) : `${plain(b.bought)} ×`}
+                    {b.bought > b.needed && ` (${lengthText(b.needed, lengths)} cut from it)`}
                   </td>
                   <td>
                     {b.cost ? `${moneyFigure(b.cost.amount)} ${b.cost.currency}` : 'no price'}
@@ -137,7 +140,10 @@ export function FirstPage({ sheet, format, drawing }: Props) {
               </tr>
             </tbody>
           </table>
-          {sheet.row.cost?.sample && <p className="text-tiny">{words.samplePrices}</p>}
+          <p className="text-tiny">
+            {sheet.row.cost?.sample && sheet.row.cost.samples.length === 0 && words.samplePrices}{' '}
+            {costSentences(sheet.row, (part) => partName(part, sheet.row, context))}
+          </p>
         </section>
         <section className="flex-1">
           <h2>To cut</h2>

@@ -5,7 +5,6 @@ import { QuantityField, SaveDrawing, Toggle } from '../../../ui';
 import { lengthFigure, lengthText } from '../../../units';
 import { useSheet } from '../sheetContext';
 import { savePdf } from './pdf';
-import type { Allowances } from './usePaper';
 import { sentences } from '../../../words';
 
 const ALLOWANCES = [
@@ -20,19 +19,16 @@ type Format = 'a4' | 'letter';
 export function PaperBar({
   format,
   onFormat,
-  allowances,
-  onAllowances,
   pages,
   drawing,
 }: {
   format: Format;
   onFormat: (format: Format) => void;
-  allowances: Allowances;
-  onAllowances: (allowances: Allowances) => void;
   pages: RefObject<HTMLDivElement | null>;
   drawing: RefObject<HTMLDivElement | null>;
 }) {
-  const { plan, planId } = useSheet();
+  const { plan, planId, command } = useSheet();
+  const purchase = plan.document.purchase ?? {};
   const { lengths } = usePreferences();
   const [saving, setSaving] = useState<'no' | 'saving' | 'failed'>('no');
 
@@ -86,10 +82,15 @@ export function PaperBar({
               kind="length"
               unit={lengths}
               unitLabel={lengths}
-              value={allowances[name]}
+              value={purchase.allowances?.[name] ?? 0}
               show={(v) => lengthFigure(v, lengths)}
               say={(v) => lengthText(v, lengths)}
-              onCommit={(m) => onAllowances({ ...allowances, [name]: m })}
+              onCommit={(m) =>
+                command({
+                  do: 'buy',
+                  purchase: { ...purchase, allowances: { ...purchase.allowances, [name]: m } },
+                })
+              }
             />
             <span className="text-soft">{text}</span>
           </span>

@@ -11,7 +11,7 @@ import { FirstPage } from './FirstPage';
 import { PaperBar } from './PaperBar';
 import { SecondPage } from './SecondPage';
 import { useRunSheet } from './usePaper';
-import type { Allowances, RunSheet } from './usePaper';
+import type { RunSheet } from './usePaper';
 
 /** The run sheet: what is needed on the roof, on one or two pages; printed, saved as PDF, and ticked off here. */
 export function PaperView() {
@@ -19,14 +19,9 @@ export function PaperView() {
   const { plan, catalogue, rowId } = onSheet;
   const { settings, lengths } = usePreferences();
   const [format, setFormat] = useState<'a4' | 'letter'>(settings.region === 2 ? 'letter' : 'a4');
-  const [allowances, setAllowances] = useState<Allowances>({
-    eachEndM: 0.1,
-    dripLoopM: 0.3,
-    serviceLoopM: 0.5,
-  });
   const pages = useRef<HTMLDivElement>(null);
   const drawing = useRef<HTMLDivElement>(null);
-  const answer = useRunSheet(plan, catalogue, rowId, allowances);
+  const answer = useRunSheet(plan, catalogue, rowId);
   const sheet = answer.data;
   const done = new Set(plan.document.done ?? []);
 
@@ -41,14 +36,7 @@ export function PaperView() {
   const parts = stepsOf(fitting);
   return (
     <div className="min-h-0 flex-1 overflow-auto print:overflow-visible">
-      <PaperBar
-        format={format}
-        onFormat={setFormat}
-        allowances={allowances}
-        onAllowances={setAllowances}
-        pages={pages}
-        drawing={drawing}
-      />
+      <PaperBar format={format} onFormat={setFormat} pages={pages} drawing={drawing} />
       <div className="flex flex-col min-[1200px]:flex-row print:block">
         <div
           ref={pages}

@@ -8,27 +8,13 @@ import { comparisonOf } from '../document/model';
 
 export type RunSheet = Schemas['RunSheetResponse'];
 
-/** What a run is cut longer by, m. */
-export interface Allowances {
-  eachEndM: number;
-  dripLoopM: number;
-  serviceLoopM: number;
-}
-
 /** What is needed to build a row: to buy, to cut, to expect. */
-export function useRunSheet(
-  plan: Plan,
-  catalogue: CableType[],
-  rowId: string | null,
-  allowances: Allowances,
-) {
+export function useRunSheet(plan: Plan, catalogue: CableType[], rowId: string | null) {
   const { tolerances } = usePreferences().settings;
   const request = useMemo(
     () =>
-      rowId === null
-        ? null
-        : { comparison: comparisonOf(plan, catalogue, tolerances, []), rowId, ...allowances },
-    [plan, catalogue, tolerances, rowId, allowances],
+      rowId === null ? null : { comparison: comparisonOf(plan, catalogue, tolerances, []), rowId },
+    [plan, catalogue, tolerances, rowId],
   );
   return useQuery({
     queryKey: ['run-sheet', request],

@@ -5,7 +5,7 @@ import { ASKED_WORDS, askedText } from '../../../words';
 import type { Requirement as Asked } from '../document/model';
 import { bandName, bandsOf } from '../document/model';
 import { useSheet } from '../sheetContext';
-import { FIELDS, isOfBands, numberOf, shownNumber, withNumber } from './asked';
+import { FIELDS, isOfBands, measureOf, numberOf, shownNumber, withNumber } from './asked';
 import { AboutRequirement } from './AboutRequirement';
 
 /** One requirement; its number is typed where it stands, and the words after it open the rest. */
@@ -13,10 +13,9 @@ export function Requirement({ asked, index }: { asked: Asked; index: number }) {
   const { plan, command, trouble } = useSheet();
   const { kind } = asked;
   const field = FIELDS[kind];
-  const { settings } = usePreferences();
+  const { settings, lengths } = usePreferences();
   const said = ASKED_WORDS[kind];
-  const fahrenheit = kind === 'COLDEST_UNROLLING' && settings.temperatures === 'FAHRENHEIT';
-  const unit = fahrenheit ? '°f' : (field?.unit ?? '');
+  const measure = field && measureOf(field, lengths, settings.temperatures === 'FAHRENHEIT');
   const value = numberOf(asked);
   const change = (to: Asked) => command({ do: 'changeAsked', asked: index, to });
   const band = bandsOf(plan).find((b) => b.id !== undefined && b.id === asked.bandId);
@@ -34,11 +33,13 @@ export function Requirement({ asked, index }: { asked: Asked; index: number }) {
             label={`asked for: ${said.name}`}
             keptAs={`asked ${kind} ${asked.bandId ?? ''}`}
             kind={field.kind}
-            unit={unit}
-            unitLabel={kind === 'BUDGET' ? (asked.currency ?? '') : fahrenheit ? '°F' : field.label}
+            unit={measure?.unit ?? ''}
+            unitLabel={kind === 'BUDGET' ? (asked.currency ?? '') : (measure?.label ?? '')}
             value={value}
             show={(v) =>
-              fahrenheit ? plain(inUnit(v, 'temperature', unit), 1) : shownNumber(kind, v)
+              measure && measure.unit !== field.unit
+                ? plain(inUnit(v, field.kind, measure.unit), 2)
+                : shownNumber(kind, v)
             }
             say={(v) => askedText(kind, v, asked.currency)}
             className="font-semibold"

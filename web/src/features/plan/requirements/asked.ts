@@ -1,4 +1,4 @@
-import type { QuantityKind } from '../../../units';
+import type { LengthUnit, QuantityKind } from '../../../units';
 import { fixed, plain } from '../../../units';
 import { askedPhrase } from '../../../words';
 import type { Kind } from '../../../words';
@@ -51,6 +51,26 @@ export const FIELDS: Record<Kind, Field | null> = {
   IMPEDANCE: null,
   CONNECTORS: null,
 };
+
+/** The unit in which the number of a kind is typed and shown: the operator's own. */
+export function measureOf(
+  field: Field,
+  lengths: LengthUnit,
+  fahrenheit: boolean,
+): { unit: string; label: string } {
+  const own = { unit: field.unit, label: field.label };
+  switch (field.kind) {
+    case 'temperature':
+      return fahrenheit ? { unit: '°f', label: '°F' } : own;
+    case 'mass':
+      return lengths === 'ft' ? { unit: 'lb', label: 'lb' } : own;
+    case 'bore':
+    case 'radius':
+      return lengths === 'ft' ? { unit: 'in', label: 'in' } : own;
+    default:
+      return own;
+  }
+}
 
 /** The kinds as they are offered, by what they speak of. */
 export const GROUPS: readonly { text: string; kinds: readonly Kind[] }[] = [

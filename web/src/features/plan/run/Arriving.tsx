@@ -1,11 +1,11 @@
 import { figureOf, unitOf } from '../../../units';
 import type { Reading } from '../../../units';
-import { useSheet } from '../sheetContext';
+import { asAnswered, useSheet } from '../sheetContext';
 import { MIDDLE } from './marks';
 
 /** What arrives, at the end of the ribbon, in the largest figures of the sheet. */
 export function Arriving({ shown, left }: { shown: Reading; left: number }) {
-  const { hasWatts, assessment, stale } = useSheet();
+  const { hasWatts, assessment, stale } = asAnswered(useSheet());
   if (!assessment) return null;
   const arriving = { lossDb: assessment.totalLossDb, watts: assessment.powerAtAntennaW };
   return (

@@ -30,12 +30,18 @@ export function ElementFacts({ element, index, name }: Props & { name: string })
               options={connectors
                 .filter((c) => !c.retired || c.key === element.connectorKey)
                 .map((c) => ({ value: c.key, text: shortConnector(c.name) }))}
-              onChange={(connectorKey) =>
-                change({ id: element.id, kind: 'JOINT', connectorKey, lossDb: element.lossDb })
-              }
+              onChange={(connectorKey) => change({ ...element, connectorKey, bump: undefined })}
             />
           </Fact>
           <JointLoss joint={element} index={index} change={change} />
+          <label className="flex items-baseline gap-2">
+            <input
+              type="checkbox"
+              checked={element.barrel === true}
+              onChange={(e) => change({ ...element, barrel: e.target.checked || undefined })}
+            />
+            <span>a barrel that joins two plugs</span>
+          </label>
         </>
       );
     case 'DEVICE':
@@ -98,7 +104,7 @@ function LineFacts({
             value={line.cableKey ?? ''}
             options={catalogue.map((t) => ({ value: t.key, text: t.name }))}
             onChange={(cableKey) =>
-              change({ id: line.id, kind: 'LINE', lengthM: line.lengthM, cableKey })
+              change({ ...line, cableKey, cable: undefined, pieceId: undefined, name: undefined })
             }
           />
         </Fact>

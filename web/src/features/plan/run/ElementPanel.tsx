@@ -6,6 +6,7 @@ import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { ElementFacts } from './ElementFacts';
 import { elementName, KIND_WORDS } from './elements';
+import { Owning } from './Owning';
 import { STOP } from './useWalk';
 
 interface Props {
@@ -42,6 +43,7 @@ export function ElementPanel({
             {KIND_WORDS[element.kind]}, {place} from the radio
           </p>
           <ElementFacts element={element} index={index} name={name} />
+          <Owning element={element} index={index} />
           <Moves element={element} index={index} close={close} />
         </>
       )}
@@ -65,7 +67,7 @@ function Moves({ element, index, close }: Props & { close: () => void }) {
         disabled={index === 0}
         onClick={() => act({ do: 'moveElement', from: index, to: index - 1 })}
       >
-        toward the radio
+        Move toward the radio
       </button>
       <button
         type="button"
@@ -73,7 +75,7 @@ function Moves({ element, index, close }: Props & { close: () => void }) {
         disabled={index === runOf(plan).length - 1}
         onClick={() => act({ do: 'moveElement', from: index, to: index + 1 })}
       >
-        toward the antenna
+        Move toward the antenna
       </button>
       {element.kind === 'LINE' && !isPiece && (
         <button
@@ -81,7 +83,7 @@ function Moves({ element, index, close }: Props & { close: () => void }) {
           className="quiet"
           onClick={() => act({ do: 'splitLine', element: index, atM: half(element) })}
         >
-          split in the middle
+          Split in the middle
         </button>
       )}
       {!isPiece && (
@@ -90,7 +92,7 @@ function Moves({ element, index, close }: Props & { close: () => void }) {
           className="quiet"
           onClick={() => act({ do: 'duplicateElement', element: index })}
         >
-          duplicate
+          Duplicate
         </button>
       )}
       <button
@@ -98,7 +100,7 @@ function Moves({ element, index, close }: Props & { close: () => void }) {
         className="quiet"
         onClick={() => act({ do: 'removeElement', element: index })}
       >
-        take out
+        Take out
       </button>
     </div>
   );

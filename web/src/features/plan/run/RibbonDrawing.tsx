@@ -4,7 +4,7 @@ import { figureOf, levelText, shownReading } from '../../../units';
 import type { Reading } from '../../../units';
 import { bandName, powerOn, runOf } from '../document/model';
 import type { Sheet } from '../sheetContext';
-import { useSheet } from '../sheetContext';
+import { asAnswered, useSheet } from '../sheetContext';
 import { AntennaMark, BOTTOM, BreakMark, ElementMark, TOP } from './marks';
 import { Outline, Power } from './Power';
 import { isCompressed, levelsOf, placeAt } from './ribbonLayout';
@@ -52,7 +52,7 @@ export function RibbonDrawing({
       height={HEIGHT}
       className={`block ${stale ? 'opacity-40' : ''}`}
       role="img"
-      aria-label={told(sheet, shown)}
+      aria-label={told(asAnswered(sheet), shown)}
       onPointerMove={(e) => {
         const x = e.clientX - e.currentTarget.getBoundingClientRect().left - RUN_LEFT;
         const at = x >= 0 && x <= runWidth ? placeAt(run, slots, x) : null;
@@ -96,7 +96,7 @@ export function RibbonDrawing({
 
 /** Power along the run, and as an outline that of the row pointed at. */
 function Levels({ drag, end }: { drag: RunDrag; end: number }) {
-  const { plan, band, assessment, pointedAt } = useSheet();
+  const { plan, band, assessment, pointedAt } = asAnswered(useSheet());
   const radioW = powerOn(plan, band);
   return (
     <>
@@ -137,7 +137,7 @@ function Marks({ drag }: { drag: RunDrag }) {
 }
 
 function LevelFigures({ drag, shown }: { drag: RunDrag; shown: Reading }) {
-  const { plan, band, assessment } = useSheet();
+  const { plan, band, assessment } = asAnswered(useSheet());
   const levels = assessment ? levelsOf(assessment, powerOn(plan, band)) : [];
   return (
     <g className="figures" fontSize="11" fill="var(--ink)">

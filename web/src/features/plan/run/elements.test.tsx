@@ -30,24 +30,24 @@ describe('an element of the run', () => {
   it('tells what it is, where it stands, and opens to what can be done with it', async () => {
     await opened(1);
     expect(screen.getByRole('group').textContent).toContain('cable, 2 of 3 from the radio');
-    expect(screen.getByText('split in the middle')).toBeTruthy();
+    expect(screen.getByText('Split in the middle')).toBeTruthy();
   });
 
   it('is moved toward either end, but not beyond', async () => {
     const sheet = await opened(0);
-    expect(screen.getByText<HTMLButtonElement>('toward the radio').disabled).toBe(true);
-    await userEvent.click(screen.getByText('toward the antenna'));
+    expect(screen.getByText<HTMLButtonElement>('Move toward the radio').disabled).toBe(true);
+    await userEvent.click(screen.getByText('Move toward the antenna'));
     expect(commands(sheet)).toEqual([{ do: 'moveElement', from: 0, to: 1 }]);
     expect(screen.queryByRole('group')).toBeNull();
   });
 
   it('is split, doubled and taken out', async () => {
     const sheet = await opened(1);
-    await userEvent.click(screen.getByText('split in the middle'));
+    await userEvent.click(screen.getByText('Split in the middle'));
     await userEvent.click(screen.getByRole('button'));
     await userEvent.click(screen.getByText('duplicate'));
     await userEvent.click(screen.getByRole('button'));
-    await userEvent.click(screen.getByText('take out'));
+    await userEvent.click(screen.getByText('Take out'));
     expect(commands(sheet)).toEqual([
       { do: 'splitLine', element: 1, atM: 10 },
       { do: 'duplicateElement', element: 1 },
@@ -57,7 +57,7 @@ describe('an element of the run', () => {
 
   it('of the locker is neither split nor doubled', async () => {
     await opened(0, planOfRun([line({ pieceId: 'p', name: 'Quay 30', candidate: undefined })]));
-    expect(screen.queryByText('split in the middle')).toBeNull();
+    expect(screen.queryByText('Split in the middle')).toBeNull();
     expect(screen.queryByText('duplicate')).toBeNull();
     expect(screen.getByText(/A piece of yours/)).toBeTruthy();
   });

@@ -15,7 +15,7 @@ const TICKS = { fill: 'var(--ink-soft)', fontSize: 11, fontFamily: 'var(--font-m
 const APART = 12;
 
 export function ValueDrawing({ ladder }: { ladder: ValueSteps }) {
-  const { rowId, selectRow } = useSheet();
+  const { rowId, pickRow } = useSheet();
   const [box, width] = useWidth<HTMLDivElement>();
   const right = Math.max(LEFT + 80, width - RIGHT);
   // what costs several times the dearest step says nothing and would squeeze the rest
@@ -46,7 +46,7 @@ export function ValueDrawing({ ladder }: { ladder: ValueSteps }) {
         {ladder.points.map((p) => {
           const isStep = ladder.steps.some((s) => s.rowId === p.rowId);
           return (
-            <g key={p.rowId} className="cursor-pointer" onClick={() => selectRow(p.rowId)}>
+            <g key={p.rowId} className="cursor-pointer" onClick={() => pickRow(p.rowId)}>
               <title>{p.name}</title>
               <circle cx={x(p.totalLossDb)} cy={y(p.cost)} r="10" fill="transparent" />
               <rect

@@ -4,7 +4,7 @@ import { useSheet } from '../sheetContext';
 
 /** The same as a table. */
 export function ValueStepList({ ladder }: { ladder: ValueSteps }) {
-  const { rowId, selectRow } = useSheet();
+  const { rowId, pickRow } = useSheet();
   const currency = ladder.currency ?? '';
   const hasWatts = ladder.points.some((p) => p.costPerDeliveredW !== null);
   return (
@@ -34,7 +34,7 @@ export function ValueStepList({ ladder }: { ladder: ValueSteps }) {
               className={`text-right [&>*]:border-b [&>*]:border-hairline [&>*]:py-1 [&>td]:pl-3 ${step.rowId === rowId ? 'bg-raised' : ''} ${i > ladder.knee ? 'text-soft' : ''}`}
             >
               <th scope="row" className="text-left font-semibold">
-                <button type="button" onClick={() => selectRow(step.rowId)}>
+                <button type="button" onClick={() => pickRow(step.rowId)}>
                   {point.name}
                 </button>
                 {i === ladder.knee && <span className="font-normal text-soft">, the knee</span>}

@@ -105,9 +105,9 @@ export function curvesOf(
   }));
 }
 
-/** The row that is shown, the one in the run, and the first that passes. */
-export function usualRows(ledger: Ledger | undefined, selected: string | undefined): string[] {
+/** The row in the run, and the first that passes. */
+export function usualRows(ledger: Ledger | undefined, inRun: string | undefined): string[] {
   const first = ledger?.rows.find((r) => r.verdict === 'PASS')?.id;
-  const usual = [selected, ledger?.presentRowId, first].filter((id) => id != null);
+  const usual = [inRun, first].filter((id) => id != null);
   return [...new Set(usual)];
 }

@@ -43,7 +43,7 @@ class WholeRunTest {
         assertThat(sheet.field("length")).hasValue("20");
 
         names(page).nth(3).click();
-        sheet.button("split in the middle").click();
+        sheet.button("Split in the middle").click();
         assertThat(names(page)).hasCount(6);
         assertThat(sheet.field("length").first()).hasValue("10");
         names(page).nth(0).focus();
@@ -229,7 +229,7 @@ class WholeRunTest {
     void aRunWithoutALineOrWithoutAnythingCanStillBeEdited(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         names(page).nth(1).click();
-        sheet.button("take out").click();
+        sheet.button("Take out").click();
         assertThat(page.getByText("at least one LINE as candidate")).isVisible();
         page.keyboard().press("Control+z");
         assertThat(page.getByText("at least one LINE as candidate")).hasCount(0);

@@ -18,6 +18,7 @@ import org.eskiz.core.unit.Require;
  * @param mechanics what of it can be held in the hand
  * @param ratings what it bears
  * @param tolerance how far its attenuation may be off what is said of it, as a fraction; 0.1 for ±10 %
+ * @param owned whether it is there already, as long as it is: a piece of the locker
  */
 public record Candidate(
         String id,
@@ -27,7 +28,8 @@ public record Candidate(
         OptionalDouble soldInM,
         Mechanics mechanics,
         Ratings ratings,
-        double tolerance) {
+        double tolerance,
+        boolean owned) {
 
     public Candidate {
         Require.notNegative("tolerance", tolerance);
@@ -36,15 +38,17 @@ public record Candidate(
         }
     }
 
-    /** What so many metres of it cost, in whole lengths where it is sold so. */
-    Optional<Money> cost(double lengthM) {
-        return pricePerM.map(p -> p.times(boughtM(lengthM)));
-    }
-
-    /** How much of it is bought for so many metres: more, where it is sold in whole lengths. */
-    double boughtM(double lengthM) {
-        // a hair less, so that 30 m do not take two lengths of 15 and one of rounding
-        return soldInM.isEmpty() ? lengthM : Math.ceil(lengthM / soldInM.getAsDouble() - 1e-9) * soldInM.getAsDouble();
+    /** A cable that has to be bought. */
+    public Candidate(
+            String id,
+            Cable cable,
+            boolean balanced,
+            Optional<Money> pricePerM,
+            OptionalDouble soldInM,
+            Mechanics mechanics,
+            Ratings ratings,
+            double tolerance) {
+        this(id, cable, balanced, pricePerM, soldInM, mechanics, ratings, tolerance, false);
     }
 
     /** A cable of which no more is known than what it loses, and that surely. */

@@ -3,7 +3,7 @@ package org.eskiz.core.choice;
 import java.util.Comparator;
 import java.util.Optional;
 
-/** Adding up and ordering what may not be known. */
+/** Ordering what may not be known. */
 final class Costs {
 
     /** Amounts in one currency by amount; another currency apart from them; an unknown cost last. */
@@ -13,9 +13,4 @@ final class Costs {
             .thenComparing(m -> m.map(x -> x.amount().doubleValue()).orElse(0.0));
 
     private Costs() {}
-
-    /** The sum; empty as soon as one part is unknown or in another currency. */
-    static Optional<Money> sum(Optional<Money> a, Optional<Money> b) {
-        return a.flatMap(x -> b.flatMap(x::plus));
-    }
 }

@@ -12,6 +12,11 @@ import java.util.Optional;
  */
 public record Money(BigDecimal amount, Currency currency) {
 
+    /** Nothing, in a currency. */
+    static Money none(Currency currency) {
+        return new Money(BigDecimal.ZERO, currency);
+    }
+
     /** So many times this. */
     public Money times(double factor) {
         return new Money(amount.multiply(BigDecimal.valueOf(factor)), currency);

@@ -2,12 +2,10 @@ package org.eskiz.core.choice;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.LinkedHashSet;
+import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.stream.IntStream;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.cable.Ratings;
@@ -46,11 +44,24 @@ public record ReplaceableRun(
      * @param ratings what it bears
      * @param tolerance how far the attenuation of a line may be off what is said of it, as a fraction
      * @param balanced whether it is a balanced line
+     * @param joint whether it is a joint, at which cables end
      * @param connector what a joint is made up with; empty where it has no known connector
+     * @param supply how it comes to be there
      */
-    public record Known(Ratings ratings, double tolerance, boolean balanced, Optional<Connector> connector) {
+    public record Known(
+            Ratings ratings,
+            double tolerance,
+            boolean balanced,
+            boolean joint,
+            Optional<Connector> connector,
+            Supply supply) {
 
         public static final Known UNKNOWN = new Known(Ratings.UNKNOWN, 0, false, Optional.empty());
+
+        /** To be bought; a joint where it has a connector. */
+        public Known(Ratings ratings, double tolerance, boolean balanced, Optional<Connector> connector) {
+            this(ratings, tolerance, balanced, connector.isPresent(), connector, Supply.TO_BUY);
+        }
     }
 
     /**
@@ -167,12 +178,13 @@ public record ReplaceableRun(
                 .map(c -> Suitability.of(c, stationOhm))
                 .max(Suitability::compareTo)
                 .orElseThrow();
-        Optional<Money> cost = cost(filling, purchase);
+        ShoppingList list = toBuy(filling, purchase);
+        Optional<Currency> currency = purchase.currencyOf(list);
         return new Quotation(
                 filling,
                 worst,
-                cost,
-                cost.filter(c -> purchase.budgetIn().map(c.currency()::equals).orElse(true)),
+                currency.flatMap(list::total),
+                purchase.budgetIn().or(() -> currency).flatMap(list::total),
                 times(purchase.times(), massKg(filling, Double.POSITIVE_INFINITY)),
                 mastM.isEmpty() ? mastM : times(purchase.times(), massKg(filling, mastM.getAsDouble())),
                 connectorsFit(filling));
@@ -182,53 +194,17 @@ public record ReplaceableRun(
         return massKg.isEmpty() ? massKg : OptionalDouble.of(times * massKg.getAsDouble());
     }
 
-    private Optional<Money> cost(List<Candidate> filling, Purchase purchase) {
-        return toBuy(filling, purchase).stream()
-                .map(Bought::amount)
-                .reduce(Costs::sum)
-                .orElseThrow();
+    /** Everything that has to be bought for a filling. */
+    public ShoppingList toBuy(List<Candidate> filling, Purchase purchase) {
+        return ShoppingList.of(this, filling, purchase);
     }
 
-    /**
-     * Something to be bought.
-     *
-     * @param cable a cable; empty for an end
-     * @param end index of the joint that an end is for; empty for a cable
-     * @param needed of a cable m, of an end pieces
-     * @param bought likewise; of a cable more, where it is sold in whole lengths
-     * @param amount what that costs; empty where not known
-     */
-    public record Bought(
-            Optional<Candidate> cable, OptionalInt end, double needed, double bought, Optional<Money> amount) {}
-
-    /** Everything that has to be bought for a filling, each cable once; the cost of a row is the sum of it. */
-    public List<Bought> toBuy(List<Candidate> filling, Purchase purchase) {
-        List<Bought> all = new ArrayList<>();
-        for (Candidate cable : new LinkedHashSet<>(filling)) {
-            double needed = purchase.times() * lengthOf(cable, filling);
-            all.add(new Bought(
-                    Optional.of(cable), OptionalInt.empty(), needed, cable.boughtM(needed), cable.cost(needed)));
-        }
-        for (int end : ends()) {
-            known.get(end).connector().ifPresent(c -> {
-                Optional<Money> price = purchase.readyMadeEnd().or(c::price);
-                all.add(new Bought(
-                        Optional.empty(),
-                        OptionalInt.of(end),
-                        purchase.times(),
-                        purchase.times(),
-                        price.map(p -> p.times(purchase.times()))));
-            });
-        }
-        return all;
-    }
-
-    /** A reel may serve several sections, and several runs. */
-    private double lengthOf(Candidate cable, List<Candidate> filling) {
-        return IntStream.range(0, sections.size())
-                .filter(i -> filling.get(i).equals(cable))
-                .mapToDouble(i -> lengthM(sections.get(i)))
-                .sum();
+    /** The cable of a line: the candidate in its section, or the one that stays; empty where nobody says what it is. */
+    Optional<Candidate> cableAt(int element, List<Candidate> filling) {
+        int section = sections.indexOf(element);
+        return section >= 0
+                ? Optional.of(filling.get(section))
+                : known.get(element).supply().cable();
     }
 
     /** Mass of so many metres of the run, counted from the antenna, as far as they lie in its sections. */

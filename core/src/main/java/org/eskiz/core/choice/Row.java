@@ -4,7 +4,9 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.unit.Decibels;
@@ -90,6 +92,22 @@ public record Row(
     /** Total loss on the band that loses most, dB; infinite where one loses more than can be assessed. */
     public double greatestLossDb() {
         return cells.stream().mapToDouble(Cell::totalLossDb).max().orElse(0);
+    }
+
+    /**
+     * Index of the band that decides: the one that the first reason is about; else the one with least to spare; where nothing
+     * is asked, the one that loses most.
+     */
+    public int decidingBand() {
+        OptionalInt first =
+                reasons().stream().flatMapToInt(r -> r.band().stream()).findFirst();
+        Comparator<Integer> leastSpareThenMostLost = Comparator.<Integer>comparingDouble(
+                        band -> cells.get(band).spareDb())
+                .thenComparingDouble(band -> -cells.get(band).totalLossDb());
+        return first.orElseGet(() -> IntStream.range(0, cells.size())
+                .boxed()
+                .min(leastSpareThenMostLost)
+                .orElseThrow());
     }
 
     /** Spare of the band that has least, dB; positive infinity where nothing is asked. */

@@ -188,10 +188,32 @@ class ComparisonTest {
                                         Optional.of(dollars), OptionalDouble.empty(), OptionalDouble.empty())))),
                 Optional.empty(),
                 OptionalDouble.empty());
-        assertThat(Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1))), List.of())
+        Row row = Comparison.in(place, List.of(band(new Load.SwrAtAntenna(1))), List.of())
+                .row(thick());
+        assertThat(row.cost().orElseThrow().currency()).isEqualTo(EUR);
+        assertThat(place.toBuy(row.filling(), Purchase.ONCE).notIn(EUR))
+                .singleElement()
+                .satisfies(b -> assertThat(b.amount().orElseThrow().currency()).isEqualTo(dollars.currency()));
+    }
+
+    @Test
+    void theBandThatDecidesIsThatOfTheFirstReasonElseTheOneWithLeastToSpareElseTheOneThatLosesMost() {
+        Row fails = comparison(new Requirement.OnBand(BandFigure.POWER, 99)).row(thick());
+        assertThat(fails.decidingBand()).isEqualTo(fails.reasons().get(0).band().orElseThrow());
+        assertThat(comparison(new Requirement.OnBand(BandFigure.POWER, 1))
                         .row(thick())
-                        .cost())
-                .isEmpty();
+                        .decidingBand())
+                .isZero();
+        var two = Comparison.in(
+                new ReplaceableRun(Run.of(new Element.Line(THIN, 30)), List.of(0)),
+                List.of(at(14), at(145)),
+                List.of());
+        assertThat(two.row(thick()).decidingBand()).isEqualTo(1);
+        var asked = Comparison.in(
+                new ReplaceableRun(Run.of(new Element.Line(THIN, 30)), List.of(0)),
+                List.of(at(14), at(145)),
+                List.of(new Requirement.OnBand(BandFigure.LOSS, 6)));
+        assertThat(asked.row(thick()).decidingBand()).isEqualTo(1);
     }
 
     @Test
@@ -245,6 +267,10 @@ class ComparisonTest {
 
     private static Band band(Load load) {
         return new Band(Radio.matched(100), TWO_METRES, load);
+    }
+
+    private static Band at(double frequencyMHz) {
+        return new Band(Radio.matched(100), new Conditions(frequencyMHz, 20), new Load.SwrAtAntenna(1));
     }
 
     private static Candidate thick() {

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
+import org.eskiz.core.choice.Allowances;
 import org.junit.jupiter.api.Test;
 
 class CutPlanTest {

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Jacket;
+import org.eskiz.server.operator.Settings;
 
 /**
  * A cable type as one revision of it says.
@@ -28,6 +29,25 @@ public record CableType(
         Facts facts,
         Cable fittedCable,
         double worstRelativeResidual) {
+
+    /** At the operator's own price where there is one; a sample in the operator's currency. */
+    CableType pricedFor(Settings operator) {
+        Price price = facts.price() == null ? Price.UNKNOWN : facts.price();
+        Price shown = operator.ownPrice(Settings.PricedKind.CABLE, key)
+                .map(price::replacedBy)
+                .orElseGet(() -> price.shownIn(operator.currency()));
+        return shown.equals(price)
+                ? this
+                : new CableType(
+                        key,
+                        builtIn,
+                        revision,
+                        revisionId,
+                        revisedAt,
+                        facts.at(shown),
+                        fittedCable,
+                        worstRelativeResidual);
+    }
 
     /** What the computation makes of it on a dry or on a wet day. */
     public Cable cableOn(boolean isWet) {
@@ -52,6 +72,10 @@ public record CableType(
             Price price,
             String note,
             List<AttenuationPoint> points) {
+
+        Facts at(Price other) {
+            return new Facts(name, family, source, construction, mechanics, ratings, other, note, points);
+        }
 
         /** Whether the jacket bears standing in the wet; null where not known. */
         public Boolean keepsWaterOut() {

@@ -13,6 +13,7 @@ import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 /** Cable types and connectors as they stood at one moment, found by their keys. */
 public final class Catalogue {
 
+    private final String currency;
     private final List<CableType> cableTypes;
     private final List<Connector> connectors;
     private final Set<String> retired;
@@ -24,12 +25,13 @@ public final class Catalogue {
     private final Map<UUID, Optional<FoundPiece>> pieces = new ConcurrentHashMap<>();
 
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
-        this(cableTypes, connectors, Set.of(), Set.of(), id -> Optional.empty());
+        this(cableTypes, connectors, "EUR", Set.of(), Set.of(), id -> Optional.empty());
     }
 
     /**
      * A catalogue.
      *
+     * @param currency ISO 4217, in which the operator pays
      * @param retired keys of types that are not offered any more; plans that have them still find them
      * @param favourites keys of types that the operator likes to have at the top
      * @param locker finds a piece that the operator owns
@@ -37,16 +39,23 @@ public final class Catalogue {
     Catalogue(
             List<CableType> cableTypes,
             List<Connector> connectors,
+            String currency,
             Set<String> retired,
             Set<String> favourites,
             Function<UUID, Optional<FoundPiece>> locker) {
         this.locker = locker;
+        this.currency = currency;
         this.retired = Set.copyOf(retired);
         this.favourites = Set.copyOf(favourites);
         this.cableTypes = List.copyOf(cableTypes);
         this.connectors = List.copyOf(connectors);
         this.typesByKey = cableTypes.stream().collect(Collectors.toMap(CableType::key, Function.identity()));
         this.connectorsByKey = connectors.stream().collect(Collectors.toMap(Connector::key, Function.identity()));
+    }
+
+    /** In which the operator pays, ISO 4217. */
+    public String currency() {
+        return currency;
     }
 
     public List<CableType> cableTypes() {

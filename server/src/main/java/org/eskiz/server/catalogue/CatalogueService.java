@@ -7,6 +7,8 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.Settings;
+import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.problem.NotFoundException;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
@@ -20,6 +22,7 @@ public class CatalogueService {
     private final CableTypeRevisionRepository revisions;
     private final ConnectorRepository connectors;
     private final OperatorService operators;
+    private final SettingsService settings;
     private final ObjectProvider<PieceLookup> locker;
 
     /** By revision, which never changes; so two servers on one database cannot disagree. */
@@ -30,11 +33,13 @@ public class CatalogueService {
             CableTypeRevisionRepository revisions,
             ConnectorRepository connectors,
             OperatorService operators,
+            SettingsService settings,
             ObjectProvider<PieceLookup> locker) {
         this.types = types;
         this.revisions = revisions;
         this.connectors = connectors;
         this.operators = operators;
+        this.settings = settings;
         this.locker = locker;
     }
 
@@ -48,9 +53,11 @@ public class CatalogueService {
             revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionMapper.read(r)));
         }
         UUID operator = operators.current();
+        Settings prices = settings.get();
         return new Catalogue(
-                newest.stream().map(byRevision::get).toList(),
-                connectors(),
+                newest.stream().map(id -> byRevision.get(id).pricedFor(prices)).toList(),
+                connectors().stream().map(c -> c.pricedFor(prices)).toList(),
+                prices.currency(),
                 types.retiredKeys(operator),
                 types.favouriteKeys(operator),
                 piece -> locker.getObject().find(piece, operator));

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import org.eskiz.core.cable.Bump;
 import org.eskiz.core.cable.InsertionLoss;
+import org.eskiz.server.operator.Settings;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param fitsLeastMm least outer diameter of a cable it fits; null for any
  * @param lossDb of a mated pair at {@code lossAtMHz}, for whoever wants one number
  * @param price null where not known
+ * @param priceIsSample whether it is an invented price to try things with
  * @param pricedOn day of the price; null where not known
  * @param revision grows with every change
  * @param retired whether it is not offered any more
@@ -43,10 +45,46 @@ public record Connector(
         @Nullable Double fitsMostMm,
         @Nullable BigDecimal price,
         @Nullable String priceCurrency,
+        boolean priceIsSample,
         @Nullable LocalDate pricedOn,
         @Nullable String note,
         boolean builtIn,
         boolean retired) {
+
+    /** At the operator's own price where there is one; a sample in the operator's currency. */
+    Connector pricedFor(Settings operator) {
+        return operator.ownPrice(Settings.PricedKind.CONNECTOR, key)
+                .map(own -> at(BigDecimal.valueOf(own.amount()), own.currency(), false, own.pricedOn()))
+                .orElseGet(() -> priceIsSample ? at(price, operator.currency(), true, pricedOn) : this);
+    }
+
+    private Connector at(BigDecimal otherPrice, String currency, boolean isSample, LocalDate on) {
+        return new Connector(
+                key,
+                revision,
+                name,
+                impedanceOhm,
+                c1DbPerSqrtMHz,
+                c2DbPerMHz2,
+                bumpOhm,
+                bumpMm,
+                maxMHz,
+                lossDb,
+                lossAtMHz,
+                peakVoltageV,
+                averagePowerW,
+                ratedAtMHz,
+                watertight,
+                fitsLeastMm,
+                fitsMostMm,
+                otherPrice,
+                currency,
+                isSample,
+                on,
+                note,
+                builtIn,
+                retired);
+    }
 
     /** What a mated pair turns into heat. */
     public InsertionLoss loss() {

@@ -161,6 +161,8 @@ class ConnectorEntity {
                 fitsMostMm,
                 price,
                 priceCurrency,
+                // what came with Eskiz has invented prices only
+                operatorId == null && price != null,
                 pricedOn,
                 note,
                 operatorId == null,

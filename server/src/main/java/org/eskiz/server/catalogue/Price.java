@@ -6,6 +6,7 @@ import jakarta.persistence.Embeddable;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.LocalDate;
+import org.eskiz.server.operator.Settings;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -49,6 +50,21 @@ public record Price(
 
     public boolean hasFigure() {
         return pricePerM != null;
+    }
+
+    /** A sample is in whatever currency the operator has, for it is invented; every other price stays what it is. */
+    Price shownIn(String currency) {
+        return priceIsSample ? new Price(pricePerM, currency, true, pricedOn, soldInM) : this;
+    }
+
+    /** The operator's own price in its place. */
+    Price replacedBy(Settings.OwnPrice own) {
+        return new Price(
+                BigDecimal.valueOf(own.amount()),
+                own.currency(),
+                false,
+                own.pricedOn(),
+                own.soldInM() == null ? soldInM : own.soldInM());
     }
 
     /** The same, said to be invented on a day. */

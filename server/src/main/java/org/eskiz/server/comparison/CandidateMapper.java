@@ -90,6 +90,25 @@ final class CandidateMapper {
         return fillings().stream().filter(f -> Row.id(f).equals(rowId)).findFirst();
     }
 
+    /** What a cable is called that is bought, a candidate or not. */
+    String nameOf(Candidate bought) {
+        Entry entry = entries.get(bought.id());
+        return entry != null
+                ? entry.name()
+                : catalogue.cableType(bought.id()).map(t -> t.facts().name()).orElse(bought.id());
+    }
+
+    /** Whether its price is a sample. */
+    boolean isSample(Candidate bought) {
+        Entry entry = entries.get(bought.id());
+        return entry != null
+                ? entry.samplePrice()
+                : catalogue
+                        .cableType(bought.id())
+                        .map(CandidateMapper::hasSamplePrice)
+                        .orElse(false);
+    }
+
     /** What a row is called: its cables, each once. */
     String name(List<Candidate> filling) {
         return filling.stream().map(c -> entries.get(c.id()).name()).distinct().collect(Collectors.joining(" + "));
@@ -144,12 +163,32 @@ final class CandidateMapper {
     private String addPiece(UUID piece) {
         CableType cable = catalogue.piece(piece).orElseThrow().cable();
         entries.putIfAbsent(
-                cable.key(), new Entry(candidate(cable), cable.facts().name(), null, piece, null, false));
+                cable.key(), new Entry(owned(candidate(cable)), cable.facts().name(), null, piece, null, false));
         return cable.key();
+    }
+
+    private static Candidate owned(Candidate c) {
+        return new Candidate(
+                c.id(),
+                c.cable(),
+                c.balanced(),
+                c.pricePerM(),
+                c.soldInM(),
+                c.mechanics(),
+                c.ratings(),
+                c.tolerance(),
+                true);
     }
 
     private static boolean hasSamplePrice(CableType type) {
         return type.facts().price() != null && type.facts().price().priceIsSample();
+    }
+
+    /** A line that stays as it is, as something to be bought; it may be the same as one of the candidates. */
+    Optional<Candidate> ofLine(RunElement.Line line) {
+        return line.cable() == null
+                ? line.typeIn(catalogue).map(this::candidate)
+                : Optional.of(written(line.name() == null ? PRESENT : line.name(), line.cable(), null));
     }
 
     private Candidate candidate(CableType type) {
@@ -168,7 +207,11 @@ final class CandidateMapper {
     }
 
     private void add(String id, String name, CableSpec cable, CandidateSpec.PriceRequest price) {
-        var candidate = new Candidate(
+        entries.put(id, new Entry(written(id, cable, price), name == null ? id : name, null, null, cable, false));
+    }
+
+    private Candidate written(String id, CableSpec cable, CandidateSpec.PriceRequest price) {
+        return new Candidate(
                 id,
                 DocumentMapper.cable(cable),
                 false,
@@ -177,7 +220,6 @@ final class CandidateMapper {
                 Mechanics.UNKNOWN,
                 RatingsMapper.written(cable.ratings()),
                 tolerance.of(Provenance.SHEET));
-        entries.put(id, new Entry(candidate, name == null ? id : name, null, null, cable, false));
     }
 
     private static Mechanics mechanics(CableType.Facts facts) {
@@ -199,7 +241,9 @@ final class CandidateMapper {
     }
 
     private static Optional<Money> price(Price price) {
-        return Optional.ofNullable(price).map(p -> new Money(p.pricePerM(), Currency.getInstance(p.priceCurrency())));
+        return Optional.ofNullable(price)
+                .filter(Price::hasFigure)
+                .map(p -> new Money(p.pricePerM(), Currency.getInstance(p.priceCurrency())));
     }
 
     private static Optional<Money> price(CandidateSpec.PriceRequest price) {
@@ -220,7 +264,7 @@ final class CandidateMapper {
 
         /** As it stands in a section in place of what is there. */
         RunElement.Line inPlaceOf(RunElement.Line line) {
-            return new RunElement.Line(line.id(), name, cableKey, pieceId, written, line.lengthM(), true);
+            return line.with(name, cableKey, pieceId, written);
         }
     }
 }

@@ -3,7 +3,9 @@ package org.eskiz.server.comparison;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.server.catalogue.Catalogue;
@@ -99,7 +101,7 @@ public record ComparisonRequest(
             Boolean profile) {}
 
     /** The ledger that a plan asks for. */
-    public static ComparisonRequest of(PlanDocument plan, Catalogue catalogue) {
+    public static ComparisonRequest of(PlanDocument plan, Catalogue catalogue, ToleranceSpec tolerance) {
         AssessmentSpec a = plan.assessment() == null
                 ? new AssessmentSpec(null, null, null, null, null, null, null, null)
                 : plan.assessment();
@@ -110,16 +112,34 @@ public record ComparisonRequest(
                 a.flatJointLossDb(),
                 a.receiver(),
                 a.exposure(),
-                a.run(),
+                isAnyUpForChoice(a.run()) ? a.run() : longestUpForChoice(a.run()),
                 a.bands(),
                 triedCables(plan, catalogue),
                 plan.requirements(),
                 plan.purchase(),
-                null,
+                tolerance,
                 plan.preference(),
                 null,
                 false,
                 List.of());
+    }
+
+    /** Whether a run leaves any of its lines to the ledger. */
+    public static boolean isAnyUpForChoice(List<RunElement> run) {
+        return run == null || run.stream().anyMatch(ComparisonValidator::isCandidateLine);
+    }
+
+    /** In a run whose cables all stay, the longest line is what its ledger speaks of. */
+    private static List<RunElement> longestUpForChoice(List<RunElement> run) {
+        Optional<RunElement.Line> longest = run.stream()
+                .filter(e -> e instanceof RunElement.Line line && line.lengthM() != null)
+                .map(e -> (RunElement.Line) e)
+                .max(Comparator.comparingDouble(RunElement.Line::lengthM));
+        return run.stream()
+                .map(e -> longest.filter(line -> line == e)
+                        .map(line -> (RunElement) line.upForChoice())
+                        .orElse(e))
+                .toList();
     }
 
     /**
@@ -154,6 +174,11 @@ public record ComparisonRequest(
                 null,
                 false,
                 null);
+    }
+
+    /** The same question, bought in another way. */
+    ComparisonRequest boughtAs(PurchaseSpec otherPurchase) {
+        return of(run, otherPurchase);
     }
 
     AssessmentSpec assessment() {

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.core.choice.Bought;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Suitability;
 import org.eskiz.core.choice.Verdict;
@@ -47,8 +48,10 @@ public record ComparisonResponse(
             List<ReasonResponse> reasons,
             @Nullable Double leastSpareDb,
             @Nullable CostResponse cost,
+            List<UnpricedResponse> notInCost,
             @Nullable MassResponse mass,
             List<CellResponse> cells,
+            int decidingBand,
             List<ReachResponse> reach,
             @Nullable ReachResponse reachOfRun) {}
 
@@ -129,7 +132,25 @@ public record ComparisonResponse(
             String currency,
 
             @Schema(description = "whether any price in it is a sample")
-            boolean sample) {}
+            boolean sample,
+
+            @Schema(
+                    description =
+                            "names of what in it has a sample price, where the rest has a price of the operator's own")
+            List<String> samples) {}
+
+    /**
+     * A part that is bought and not in the cost.
+     *
+     * @param name null for what the operator has given no name; its kind is that of the element
+     * @param element position in the run; null for a cable
+     * @param elsewhere what it costs in another currency; null where nobody knows its price
+     */
+    public record UnpricedResponse(
+            Bought.Kind kind,
+            @Nullable String name,
+            @Nullable Integer element,
+            @Nullable CostResponse elsewhere) {}
 
     public record MassResponse(double totalKg) {}
 

@@ -16,8 +16,12 @@ import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.ImpossibleReadingException;
 import org.eskiz.core.run.ReadingSaysNothingException;
 import org.eskiz.core.run.RunTooLossyException;
+import org.eskiz.server.assessment.AssessmentResponse;
+import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.DocumentValidator;
 import org.eskiz.server.document.WorkEstimate;
@@ -103,6 +107,53 @@ public class ComparisonService {
     }
 
     /**
+     * What lies in the sections of a run: what was picked, or else the row that comes first.
+     *
+     * @param asked as for {@link #compare}
+     */
+    public RowInRun inRun(ComparisonRequest asked, boolean isPicked) {
+        Catalogue catalogue = catalogues.current();
+        Prepared p = prepare(asked, catalogue, checked(asked, catalogue, ""));
+        return isPicked
+                ? built(p, asked, catalogue, p.comparison.row(p.candidates.present()))
+                : built(p, asked, catalogue, first(p));
+    }
+
+    private static Row first(Prepared p) {
+        return p.comparison
+                .ranked(p.candidates.fillings(), p.preference, Client::requireListening)
+                .get(0);
+    }
+
+    /** A row laid into the sections, whatever lies there. */
+    public RowInRun inRun(ComparisonRequest asked, String rowId) {
+        Catalogue catalogue = catalogues.current();
+        ValidationErrors errors = checked(asked, catalogue, "");
+        Prepared p = prepare(asked, catalogue, errors);
+        known("rowId", rowId, p, errors);
+        errors.throwIfAny();
+        return built(
+                p,
+                asked,
+                catalogue,
+                p.comparison.row(p.candidates.filling(rowId).orElseThrow()));
+    }
+
+    private static RowInRun built(Prepared p, ComparisonRequest asked, Catalogue catalogue, Row row) {
+        AssessmentSpec filled = p.mapper.filledWith(row.filling());
+        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
+        for (int i = 0; i < row.cells().size(); i++) {
+            BandSpec band = asked.bands().get(i);
+            bands.add(row.cells()
+                    .get(i)
+                    .assessment()
+                    .map(a -> new BandMapper(catalogue, filled, a.run()).band(band, a))
+                    .orElse(null));
+        }
+        return new RowInRun(p.mapper.row(row), filled, bands);
+    }
+
+    /**
      * Refuses a comparison that cannot be made.
      *
      * @param path stands before the paths of the errors
@@ -126,12 +177,13 @@ public class ComparisonService {
             new ComparisonValidator(catalogue, errors.below("comparison")).complete(request.comparison());
         }
         errors.throwIfAny();
-        Prepared p = prepare(request.comparison(), catalogue, errors.below("comparison"));
+        ComparisonRequest asked = request.asked();
+        Prepared p = prepare(asked, catalogue, errors.below("comparison"));
         known("rowId", request.rowId(), p, errors);
         errors.throwIfAny();
-        var mapper = new RunSheetMapper(request.comparison(), p.candidates, p.comparison, catalogue, p.mapper);
+        var mapper = new RunSheetMapper(asked, p.candidates, p.comparison, catalogue, p.mapper);
         return mapper.runSheet(
-                p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()), request);
+                p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()));
     }
 
     /** Curves of some rows of a ledger. */
@@ -207,11 +259,11 @@ public class ComparisonService {
 
     private static Prepared prepare(ComparisonRequest request, Catalogue catalogue, ValidationErrors errors) {
         CandidateMapper candidates = CandidateMapper.of(request, catalogue);
-        var place = new ReplaceableRunMapper(request, catalogue);
+        var place = new ReplaceableRunMapper(request, candidates, catalogue);
         var asked = new RequirementMapper(request);
         try {
             Comparison comparison = Comparison.in(
-                    place.place(candidates.sections()),
+                    place.place(),
                     place.purchase(),
                     new DocumentMapper(catalogue).bands(request.assessment()),
                     asked.requirements());

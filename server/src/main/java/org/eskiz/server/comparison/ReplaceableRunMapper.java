@@ -4,13 +4,14 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.math.BigDecimal;
 import java.util.Currency;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.eskiz.core.choice.Allowances;
 import org.eskiz.core.choice.Money;
 import org.eskiz.core.choice.Purchase;
 import org.eskiz.core.choice.ReplaceableRun;
+import org.eskiz.core.choice.Supply;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Connector;
@@ -28,21 +29,23 @@ import org.eskiz.server.document.ToleranceSpec;
 final class ReplaceableRunMapper {
 
     private final ComparisonRequest request;
+    private final CandidateMapper candidates;
     private final Catalogue catalogue;
     private final RatingsMapper ratings;
     private final ToleranceSpec tolerance;
 
-    ReplaceableRunMapper(ComparisonRequest request, Catalogue catalogue) {
+    ReplaceableRunMapper(ComparisonRequest request, CandidateMapper candidates, Catalogue catalogue) {
         this.request = request;
+        this.candidates = candidates;
         this.catalogue = catalogue;
         this.ratings = new RatingsMapper(catalogue);
         this.tolerance = requireNonNullElse(request.tolerance(), ToleranceSpec.USUAL);
     }
 
-    ReplaceableRun place(List<Integer> sections) {
+    ReplaceableRun place() {
         return new ReplaceableRun(
                 new DocumentMapper(catalogue).run(request.assessment()),
-                sections,
+                candidates.sections(),
                 request.run().stream().map(this::known).toList(),
                 socketsFit(),
                 mastM());
@@ -50,7 +53,20 @@ final class ReplaceableRunMapper {
 
     private ReplaceableRun.Known known(RunElement element) {
         return new ReplaceableRun.Known(
-                ratings.of(element), tolerance(element), element.isBalancedIn(catalogue), connector(element));
+                ratings.of(element),
+                tolerance(element),
+                element.isBalancedIn(catalogue),
+                element instanceof RunElement.Joint,
+                connector(element),
+                supply(element));
+    }
+
+    private Supply supply(RunElement element) {
+        return new Supply(
+                element.isOwned(),
+                element instanceof RunElement.Joint joint && Boolean.TRUE.equals(joint.barrel()),
+                Optional.ofNullable(element.price()).map(ReplaceableRunMapper::money),
+                element instanceof RunElement.Line line ? candidates.ofLine(line) : Optional.empty());
     }
 
     private double tolerance(RunElement element) {
@@ -98,14 +114,18 @@ final class ReplaceableRunMapper {
     }
 
     Purchase purchase() {
-        PurchaseSpec asked = requireNonNullElse(request.purchase(), new PurchaseSpec(null, null));
+        PurchaseSpec asked = requireNonNullElse(request.purchase(), new PurchaseSpec(null, null, null));
         return new Purchase(
                 requireNonNullElse(asked.times(), 1),
                 Optional.ofNullable(asked.readyMadeEnd()).map(ReplaceableRunMapper::money),
                 requirements()
                         .filter(r -> r.kind() == Kind.BUDGET && r.currency() != null)
                         .map(r -> Currency.getInstance(r.currency()))
-                        .findFirst());
+                        .findFirst(),
+                Optional.of(Currency.getInstance(catalogue.currency())),
+                asked.allowances() == null
+                        ? Allowances.NONE
+                        : asked.allowances().allowances());
     }
 
     private Stream<RequirementSpec> requirements() {

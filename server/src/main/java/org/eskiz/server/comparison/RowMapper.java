@@ -2,7 +2,6 @@ package org.eskiz.server.comparison;
 
 import static java.util.Objects.requireNonNullElse;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -13,12 +12,12 @@ import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Cell;
 import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
-import org.eskiz.core.choice.Money;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Relaxation;
 import org.eskiz.core.choice.Requirement;
 import org.eskiz.core.choice.Row;
+import org.eskiz.core.choice.ShoppingList;
 import org.eskiz.core.choice.ValueSteps;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.server.assessment.BandMapper;
@@ -44,6 +43,7 @@ final class RowMapper {
     private final RequirementMapper asked;
     private final Comparison comparison;
     private final Catalogue catalogue;
+    private final ShoppingListMapper shopping;
 
     RowMapper(
             ComparisonRequest request,
@@ -56,9 +56,11 @@ final class RowMapper {
         this.asked = asked;
         this.comparison = comparison;
         this.catalogue = catalogue;
+        this.shopping = new ShoppingListMapper(request, candidates, comparison, catalogue);
     }
 
     RowResponse row(Row row) {
+        ShoppingList list = shopping.list(row);
         boolean isReachWanted = Boolean.TRUE.equals(request.reach());
         return new RowResponse(
                 row.id(),
@@ -68,19 +70,17 @@ final class RowMapper {
                 row.verdict(),
                 row.reasons().stream().map(r -> reason(r, row)).toList(),
                 BandMapper.finite(row.leastSpareDb()),
-                row.cost().map(c -> cost(c, hasSamplePrice(row))).orElse(null),
+                shopping.cost(row, list),
+                shopping.notInCost(list),
                 row.massKg().isEmpty()
                         ? null
                         : new ComparisonResponse.MassResponse(row.massKg().getAsDouble()),
                 cells(row),
+                row.decidingBand(),
                 isReachWanted ? reach(row) : List.of(),
                 isReachWanted
                         ? comparison.reachOfRun(row).map(r -> reach(r, false)).orElse(null)
                         : null);
-    }
-
-    private boolean hasSamplePrice(Row row) {
-        return row.filling().stream().anyMatch(c -> candidates.entry(c.id()).samplePrice());
     }
 
     /** How far it would go, on each band. */
@@ -197,14 +197,6 @@ final class RowMapper {
                 a.totalLossAtWorstAngleDb(),
                 BandMapper.finite(a.swrAtRadio()),
                 cell.judgement().verdict());
-    }
-
-    static ComparisonResponse.CostResponse cost(Money cost, boolean sample) {
-        BigDecimal amount = cost.amount().stripTrailingZeros();
-        return new ComparisonResponse.CostResponse(
-                amount.scale() < 0 ? amount.setScale(0) : amount,
-                cost.currency().getCurrencyCode(),
-                sample);
     }
 
     private ComparisonResponse.ReasonResponse reason(Reason reason, Row row) {

@@ -1,18 +1,11 @@
 package org.eskiz.server.comparison;
 
-import static java.util.Objects.requireNonNullElse;
-
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
-import java.util.stream.IntStream;
+import org.eskiz.core.choice.Allowances;
 import org.eskiz.core.choice.Comparison;
-import org.eskiz.core.choice.ReplaceableRun;
 import org.eskiz.core.choice.Row;
-import org.eskiz.core.kit.Allowances;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.unit.Decibels;
 import org.eskiz.server.assessment.AssessmentResponse;
@@ -45,7 +38,7 @@ final class RunSheetMapper {
     }
 
     /** What is needed to build a row. */
-    RunSheetResponse runSheet(Row row, RunSheetRequest sheet) {
+    RunSheetResponse runSheet(Row row) {
         AssessmentSpec filled = rows.filledWith(row.filling());
         List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
         List<RunSheetResponse.ExpectedResponse> expected = new ArrayList<>();
@@ -57,7 +50,12 @@ final class RunSheetMapper {
             });
         }
         return new RunSheetResponse(
-                candidates.name(row.filling()), rows.row(row), bands, toBuy(row), cuts(row, sheet), expected);
+                candidates.name(row.filling()),
+                rows.row(row),
+                bands,
+                new ShoppingListMapper(request, candidates, comparison, catalogue).toBuy(row),
+                cuts(filled),
+                expected);
     }
 
     private static RunSheetResponse.ExpectedResponse expected(RunAssessment a) {
@@ -68,57 +66,21 @@ final class RunSheetMapper {
                 BandMapper.finite(a.swrAtRadio()));
     }
 
-    private List<RunSheetResponse.ToBuyResponse> toBuy(Row row) {
-        Map<String, RunSheetResponse.ToBuyResponse> byName = new LinkedHashMap<>();
-        for (ReplaceableRun.Bought b : comparison.place().toBuy(row.filling(), comparison.purchase())) {
-            boolean isSample = b.cable().isEmpty()
-                    || candidates.entry(b.cable().get().id()).samplePrice();
-            var item = new RunSheetResponse.ToBuyResponse(
-                    b.cable().map(c -> candidates.entry(c.id()).name()).orElseGet(() -> endName(b.end())),
-                    b.cable().isPresent(),
-                    b.needed(),
-                    b.bought(),
-                    b.amount().map(m -> RowMapper.cost(m, isSample)).orElse(null));
-            byName.merge(item.name(), item, RunSheetMapper::together);
+    /** One for every line; a piece of the locker and what is owned are not cut. */
+    private List<RunSheetResponse.SectionCutResponse> cuts(AssessmentSpec filled) {
+        Allowances allowances = comparison.purchase().allowances();
+        List<RunSheetResponse.SectionCutResponse> cuts = new ArrayList<>();
+        for (int i = 0; i < filled.run().size(); i++) {
+            if (filled.run().get(i) instanceof RunElement.Line line && line.lengthM() > 0) {
+                boolean isThere = line.isOwned() || line.price() != null;
+                cuts.add(new RunSheetResponse.SectionCutResponse(
+                        i,
+                        line.typeIn(catalogue).map(t -> t.facts().name()).orElse(line.name()),
+                        line.lengthM(),
+                        isThere ? line.lengthM() : allowances.toCutM(line.lengthM()),
+                        isThere));
+            }
         }
-        return List.copyOf(byName.values());
-    }
-
-    private String endName(OptionalInt end) {
-        var joint = (RunElement.Joint) request.run().get(end.getAsInt());
-        return catalogue.connector(joint.connectorKey()).orElseThrow().name();
-    }
-
-    private static RunSheetResponse.ToBuyResponse together(
-            RunSheetResponse.ToBuyResponse a, RunSheetResponse.ToBuyResponse b) {
-        return new RunSheetResponse.ToBuyResponse(
-                a.name(),
-                a.isCable(),
-                a.needed() + b.needed(),
-                a.bought() + b.bought(),
-                a.cost() == null || b.cost() == null
-                        ? null
-                        : new ComparisonResponse.CostResponse(
-                                a.cost().amount().add(b.cost().amount()),
-                                a.cost().currency(),
-                                a.cost().sample()));
-    }
-
-    private List<RunSheetResponse.SectionCutResponse> cuts(Row row, RunSheetRequest sheet) {
-        var allowances = new Allowances(
-                requireNonNullElse(sheet.eachEndM(), 0.0),
-                requireNonNullElse(sheet.dripLoopM(), 0.0),
-                requireNonNullElse(sheet.serviceLoopM(), 0.0));
-        return IntStream.range(0, row.filling().size())
-                .mapToObj(i -> {
-                    int at = candidates.sections().get(i);
-                    double runM = ((RunElement.Line) request.run().get(at)).lengthM();
-                    CandidateMapper.Entry entry =
-                            candidates.entry(row.filling().get(i).id());
-                    boolean isOwned = entry.pieceId() != null;
-                    return new RunSheetResponse.SectionCutResponse(
-                            at, entry.name(), runM, isOwned ? runM : allowances.toCutM(runM), isOwned);
-                })
-                .toList();
+        return cuts;
     }
 }

@@ -1,6 +1,7 @@
 package org.eskiz.server.comparison;
 
 import java.util.List;
+import org.eskiz.core.choice.Bought;
 import org.eskiz.server.assessment.AssessmentResponse;
 import org.jspecify.annotations.Nullable;
 
@@ -10,8 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param name of the row
  * @param row what the ledger says of it
  * @param bands the run with it, band by band
- * @param toBuy cable and ends; the cost of the row is their sum
- * @param cuts one for each section, with its allowances
+ * @param toBuy everything of the run that the operator does not own; the cost of the row is the sum of it
+ * @param cuts one for each line, with its allowances
  * @param expected what a test after fitting should show, band by band
  */
 public record RunSheetResponse(
@@ -25,14 +26,16 @@ public record RunSheetResponse(
     /**
      * Something to be bought.
      *
-     * @param isCable a cable, or else an end
-     * @param needed of a cable m, of an end pieces
+     * @param name null for what the operator has given no name
+     * @param elements positions in the run of what it is for; none for a cable
+     * @param needed of a cable m, of anything else pieces
      * @param bought likewise; of a cable more, where it is sold in whole lengths
      * @param cost null where it is not known
      */
     record ToBuyResponse(
-            String name,
-            boolean isCable,
+            Bought.Kind kind,
+            @Nullable String name,
+            List<Integer> elements,
             double needed,
             double bought,
             ComparisonResponse.@Nullable CostResponse cost) {}
@@ -41,7 +44,7 @@ public record RunSheetResponse(
      * A piece to be cut.
      *
      * @param element position in the run, from 0
-     * @param runM length of the section
+     * @param runM length of the line
      * @param cutM with allowances
      * @param isOwned whether it is a piece of the locker, which is not cut
      */

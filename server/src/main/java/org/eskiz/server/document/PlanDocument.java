@@ -17,6 +17,8 @@ import org.eskiz.server.problem.PlainText;
  * @param purchase how the cable is bought
  * @param candidates cables to be tried besides the catalogue
  * @param preference order of the ledger
+ * @param picked whether the cable in the run was picked by hand; else the run follows the ledger, and the row that comes
+ *     first lies in it. Null in documents of earlier versions: see {@link #isPicked}
  * @param done steps of the run sheet that are ticked
  */
 public record PlanDocument(
@@ -32,9 +34,19 @@ public record PlanDocument(
 
         @Valid PurchaseSpec purchase,
         Preference preference,
+        Boolean picked,
 
         @Size(max = 100, message = "must be at most {max} steps")
         List<@NotNull(message = "must be a step, not null") @PlainText(max = 60) String> done) {
+
+    /**
+     * Whether what lies in the run was picked by hand.
+     *
+     * @param isChosen whether a choice stands: in documents that do not say, it laid the cable into the run
+     */
+    public boolean isPicked(boolean isChosen) {
+        return picked == null ? isChosen : picked;
+    }
 
     /** What a run is for. */
     public enum Use {

@@ -37,6 +37,17 @@ public sealed interface RunElement {
     /** What the operator calls it; null for none. */
     String name();
 
+    /** Whether the operator has it already, so that nothing of it is bought; null for no. */
+    Boolean owned();
+
+    /** What it costs as one piece; null where not known, and for what is priced by the metre or as a connector. */
+    MoneySpec price();
+
+    /** Whether nothing of it is bought: it is there, or it is a piece of the locker. */
+    default boolean isOwned() {
+        return Boolean.TRUE.equals(owned());
+    }
+
     /** Whether it is a balanced line; a cable written out is coaxial. */
     default boolean isBalancedIn(Catalogue catalogue) {
         return false;
@@ -59,8 +70,25 @@ public sealed interface RunElement {
             @Within(what = Ranges.LENGTH, min = 0, max = 10_000)
             Double lengthM,
 
-            Boolean candidate)
+            Boolean candidate,
+            Boolean owned,
+            @Valid MoneySpec price)
             implements RunElement {
+
+        @Override
+        public boolean isOwned() {
+            return pieceId != null || Boolean.TRUE.equals(owned);
+        }
+
+        /** The same, left to the ledger. */
+        public Line upForChoice() {
+            return new Line(id, name, cableKey, pieceId, cable, lengthM, true, owned, price);
+        }
+
+        /** The same place and length with another cable in it. */
+        public Line with(String otherName, String otherKey, UUID otherPiece, CableSpec otherCable) {
+            return new Line(id, otherName, otherKey, otherPiece, otherCable, lengthM, candidate, owned, price);
+        }
 
         /** What the catalogue or the locker says of it; empty for a cable written out, or where neither knows it. */
         public Optional<CableType> typeIn(Catalogue catalogue) {
@@ -83,6 +111,7 @@ public sealed interface RunElement {
      * @param lossDb of its own: heat, in place of what is typical of the connector
      * @param impedanceOhm of its own, in place of the connector's or of the line it stands in
      * @param bump where it is not of constant impedance, in place of the connector's
+     * @param barrel whether it is a barrel that joins two plugs; null for no. Its price is that of the barrel
      */
     record Joint(
             @PlainText(max = 64) String id,
@@ -93,8 +122,17 @@ public sealed interface RunElement {
             @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
             Double impedanceOhm,
 
-            @Valid BumpSpec bump)
-            implements RunElement {}
+            @Valid BumpSpec bump,
+            Boolean barrel,
+            Boolean owned,
+            @Valid MoneySpec price)
+            implements RunElement {
+
+        /** A mated pair as it is typical of its connector. */
+        public static Joint of(String connectorKey) {
+            return new Joint(null, null, connectorKey, null, null, null, null, null, null);
+        }
+    }
 
     /**
      * Anything else that loses a stated amount: an arrestor, a switch, a filter.
@@ -114,7 +152,10 @@ public sealed interface RunElement {
             Double averagePowerW,
 
             @Within(what = Ranges.PEAK_VOLTAGE, min = 1, max = 1e6)
-            Double peakVoltageV)
+            Double peakVoltageV,
+
+            Boolean owned,
+            @Valid MoneySpec price)
             implements RunElement {}
 
     /** A transformer; its ratio is antenna side over radio side. */
@@ -131,6 +172,9 @@ public sealed interface RunElement {
             Double averagePowerW,
 
             @Within(what = Ranges.PEAK_VOLTAGE, min = 1, max = 1e6)
-            Double peakVoltageV)
+            Double peakVoltageV,
+
+            Boolean owned,
+            @Valid MoneySpec price)
             implements RunElement {}
 }

@@ -3,6 +3,7 @@ package org.eskiz.server.document;
 import static java.util.Objects.requireNonNullElse;
 
 import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.operator.Settings;
 import org.eskiz.server.problem.Within;
 
 /**
@@ -22,6 +23,11 @@ public record ToleranceSpec(
     private static final String MOST = "tolerance in percent";
 
     public static final ToleranceSpec USUAL = new ToleranceSpec(null, null, null, null);
+
+    /** As the operator has set them. */
+    public static ToleranceSpec of(Settings.Tolerances set) {
+        return new ToleranceSpec(set.typicalPercent(), set.sheetPercent(), set.measuredPercent(), set.guessedPercent());
+    }
 
     /** As a fraction. */
     public double of(Provenance provenance) {

@@ -278,7 +278,7 @@ class KitSearchService {
 
         /** The ends are on the pieces already. */
         private PurchaseSpec nothingToBuy() {
-            return new PurchaseSpec(1, new MoneySpec(0.0, currency));
+            return new PurchaseSpec(1, new MoneySpec(0.0, currency), null);
         }
 
         private LaidResponse laid(Kit.Laid laid) {
@@ -304,7 +304,7 @@ class KitSearchService {
                 }
                 Usable u = usable.get(kit.pieces().get(i).piece().id());
                 made.add(new RunElement.Line(
-                        null, u.label(), null, u.id(), null, u.piece().lengthM(), true));
+                        null, u.label(), null, u.id(), null, u.piece().lengthM(), true, null, null));
             }
             kit.atAntenna().ifPresent(c -> made.addAll(joints(c)));
             made.addAll(run.subList(to + 1, run.size()));
@@ -317,7 +317,7 @@ class KitSearchService {
 
         private static List<RunElement> joints(Coupling coupling) {
             return coupling.mated().stream()
-                    .map(connector -> (RunElement) new RunElement.Joint(null, null, connector, null, null, null))
+                    .map(connector -> (RunElement) RunElement.Joint.of(connector))
                     .collect(Collectors.toList());
         }
     }

@@ -5,7 +5,7 @@ import static java.util.Objects.requireNonNullElse;
 import java.util.ArrayList;
 import java.util.List;
 import org.eskiz.core.cable.Attenuation;
-import org.eskiz.core.kit.Allowances;
+import org.eskiz.core.choice.Allowances;
 import org.eskiz.core.kit.CutPlan;
 import org.eskiz.core.kit.LengthSets;
 import org.eskiz.core.kit.Site;

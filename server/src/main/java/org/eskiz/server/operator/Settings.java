@@ -3,6 +3,11 @@ package org.eskiz.server.operator;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
 import org.eskiz.core.bench.Ageing;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.core.choice.Preference;
@@ -32,6 +37,7 @@ import org.jspecify.annotations.Nullable;
  * @param instrumentHosts hosts of instruments that may be reached besides this machine, apart by spaces; null for none
  * @param palette of the screen
  * @param letterShortcuts whether single letters are shortcuts
+ * @param ownPrices prices that stand in place of those of the catalogue; left out for none
  * @param demoHidden whether the plans of the demo are left out of the list
  */
 public record Settings(
@@ -67,7 +73,14 @@ public record Settings(
         @Nullable @PlainText(max = 500) String instrumentHosts,
         @NotNull(message = "must be given") Palette palette,
         @NotNull(message = "must be given") Boolean letterShortcuts,
-        @NotNull(message = "must be given") Boolean demoHidden) {
+        @NotNull(message = "must be given") Boolean demoHidden,
+
+        @Size(max = 500, message = "must be at most {max} prices")
+        List<@Valid @NotNull(message = "must be a price, not null") OwnPrice> ownPrices) {
+
+    public Settings {
+        ownPrices = ownPrices == null ? List.of() : Collections.unmodifiableList(ownPrices);
+    }
 
     /** What stands until the operator says otherwise. */
     static final Settings DEFAULTS = new Settings(
@@ -88,7 +101,49 @@ public record Settings(
             null,
             Palette.SYSTEM,
             true,
-            false);
+            false,
+            List.of());
+
+    /**
+     * A price of the operator's own.
+     *
+     * @param of what it is the price of
+     * @param key of the cable type or of the connector
+     * @param amount of a cable per metre, of a connector each
+     * @param currency ISO 4217
+     * @param pricedOn the day it was asked or paid
+     * @param soldInM whole lengths that a cable is sold in; null for by the metre
+     */
+    public record OwnPrice(
+            @NotNull(message = "must be given") PricedKind of,
+
+            @NotNull(message = "must be given") @PlainText(max = 64)
+            String key,
+
+            @NotNull(message = "must be given") @Within(what = "price", min = 0, max = 1e6)
+            Double amount,
+
+            @NotNull(message = "must be given") @CurrencyCode
+            String currency,
+
+            @NotNull(message = "must be given") LocalDate pricedOn,
+
+            @Nullable @Within(what = "length it is sold in, in m", min = 0.1, max = 10_000)
+            Double soldInM) {}
+
+    /** What may have a price of one's own. */
+    @Schema(name = "PricedKind", enumAsRef = true)
+    public enum PricedKind {
+        CABLE,
+        CONNECTOR
+    }
+
+    /** The price of one's own for a cable type or a connector; empty where there is none. */
+    public Optional<OwnPrice> ownPrice(PricedKind of, String key) {
+        return ownPrices.stream()
+                .filter(p -> p.of() == of && p.key().equals(key))
+                .findFirst();
+    }
 
     /** By where the figures of a cable come from, in percent of its attenuation, to either side. */
     public record Tolerances(
@@ -169,7 +224,8 @@ public record Settings(
                 instrumentHosts,
                 palette,
                 letterShortcuts,
-                demoHidden);
+                demoHidden,
+                ownPrices);
     }
 
     /** The ways to read a power. */

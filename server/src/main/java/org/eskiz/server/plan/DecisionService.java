@@ -18,7 +18,9 @@ import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.ToleranceSpec;
 import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
@@ -38,6 +40,7 @@ class DecisionService {
     private final DecisionRepository decisions;
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
+    private final SettingsService settings;
     private final OperatorService operators;
     private final EntityManager database;
     private final IdempotentStore store;
@@ -51,6 +54,7 @@ class DecisionService {
             DecisionRepository decisions,
             ComparisonService comparisons,
             CatalogueService catalogues,
+            SettingsService settings,
             OperatorService operators,
             EntityManager database,
             IdempotentStore store,
@@ -62,6 +66,7 @@ class DecisionService {
         this.decisions = decisions;
         this.comparisons = comparisons;
         this.catalogues = catalogues;
+        this.settings = settings;
         this.operators = operators;
         this.database = database;
         this.store = store;
@@ -154,7 +159,13 @@ class DecisionService {
     }
 
     private ComparisonResponse.RowResponse row(PlanDocument document, String rowId) {
-        return comparisons.compare(ComparisonRequest.of(document, catalogues.current())).rows().stream()
+        return comparisons
+                .compare(ComparisonRequest.of(
+                        document,
+                        catalogues.current(),
+                        ToleranceSpec.of(settings.get().tolerances())))
+                .rows()
+                .stream()
                 .filter(r -> r.id().equals(rowId))
                 .findFirst()
                 .orElseThrow(() -> new InvalidRequestException("rowId", "there is no row \"" + rowId + "\""));

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -27,12 +28,15 @@ class PlanController {
     private final PlanService plans;
     private final DecisionService decisions;
     private final PlanEffectService effects;
+    private final CablesInRuns inRuns;
     private final Demo demo;
 
-    PlanController(PlanService plans, DecisionService decisions, PlanEffectService effects, Demo demo) {
+    PlanController(
+            PlanService plans, DecisionService decisions, PlanEffectService effects, CablesInRuns inRuns, Demo demo) {
         this.plans = plans;
         this.decisions = decisions;
         this.effects = effects;
+        this.inRuns = inRuns;
         this.demo = demo;
     }
 
@@ -101,6 +105,15 @@ class PlanController {
     @Operation(operationId = "restorePlan", summary = "Bring back a plan that was put away")
     PlanResponse restore(@PathVariable UUID id) {
         return plans.restore(id);
+    }
+
+    @Computation
+    @GetMapping("/{id}/in-run")
+    @Operation(
+            operationId = "getCableInRun",
+            summary = "One plan with the cable in its run, as its sheet draws it; or with another row of its ledger")
+    CableInRunResponse inRun(@PathVariable UUID id, @RequestParam(required = false) String rowId) {
+        return inRuns.of(plans.existing(id), rowId);
     }
 
     @GetMapping("/{id}/decisions")

@@ -4,6 +4,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.assessment.AssessmentService;
@@ -28,6 +31,8 @@ class PlanEffectService {
     private final PlanDocumentReader documents;
     private final AssessmentService assessments;
     private final CatalogueService catalogues;
+    private final CablesInRuns inRuns;
+    private final DecisionRepository decisions;
     private final OperatorService operators;
 
     PlanEffectService(
@@ -35,15 +40,19 @@ class PlanEffectService {
             PlanDocumentReader documents,
             AssessmentService assessments,
             CatalogueService catalogues,
+            CablesInRuns inRuns,
+            DecisionRepository decisions,
             OperatorService operators) {
         this.plans = plans;
         this.documents = documents;
         this.assessments = assessments;
         this.catalogues = catalogues;
+        this.inRuns = inRuns;
+        this.decisions = decisions;
         this.operators = operators;
     }
 
-    /** One for each plan that has the type in its run and is moved by the change; the most moved first. */
+    /** One for each plan in whose run the type lies, picked or suggested, and that the change moves; the most moved first. */
     List<PlanEffectResponse> of(PlanEffectRequest request) {
         ValidationErrors errors = ValidationErrors.in(request);
         if (request.key() != null
@@ -51,20 +60,25 @@ class PlanEffectService {
             errors.add("key", "there is no cable type \"" + request.key() + "\"");
         }
         errors.throwIfAny();
-        return catalogues.typeIds(List.of(request.key())).stream()
-                .flatMap(type -> plans.using(type, operators.current()).stream())
-                .flatMap(plan -> effect(plan, request).stream())
+        Set<UUID> chosen = decisions.standing(operators.current()).stream()
+                .map(d -> d.planId)
+                .collect(Collectors.toSet());
+        return plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()).stream()
+                .flatMap(plan -> effect(plan, chosen.contains(plan.id), request).stream())
                 .sorted(Comparator.comparingDouble((PlanEffectResponse e) -> -Math.abs(e.afterDb() - e.beforeDb())))
                 .toList();
     }
 
-    private Optional<PlanEffectResponse> effect(PlanEntity plan, PlanEffectRequest change) {
-        AssessmentSpec before = documents.readStored(plan.document).assessment();
-        if (before == null || before.run() == null) {
-            return Optional.empty();
-        }
+    private Optional<PlanEffectResponse> effect(PlanEntity plan, boolean isChosen, PlanEffectRequest change) {
         Client.requireListening();
         try {
+            AssessmentSpec before =
+                    inRuns.inRun(documents.readStored(plan.document), isChosen).assessment();
+            if (before.run().stream()
+                    .noneMatch(e ->
+                            e instanceof RunElement.Line line && change.key().equals(line.cableKey()))) {
+                return Optional.empty();
+            }
             List<BandResponse> now = assessments.assess(before).bands();
             List<BandResponse> then = assessments
                     .assess(before.withRun(changed(before.run(), change)))
@@ -97,14 +111,7 @@ class PlanEffectService {
         for (RunElement element : run) {
             changed.add(
                     element instanceof RunElement.Line line && change.key().equals(line.cableKey())
-                            ? new RunElement.Line(
-                                    line.id(),
-                                    line.name(),
-                                    null,
-                                    null,
-                                    change.cable(),
-                                    line.lengthM(),
-                                    line.candidate())
+                            ? line.with(line.name(), null, null, change.cable())
                             : element);
         }
         return changed;

@@ -14,12 +14,6 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
 
     void flush();
 
-    /** Plans that have a cable type in them. */
-    @Query("""
-            select p from PlanEntity p join p.uses u
-            where u = :type and p.operatorId = :operator and p.deletedAt is null""")
-    List<PlanEntity> using(UUID type, UUID operator);
-
     /** Piece, plan, site and name, of plans that have pieces of the locker in them. */
     @Query("""
             select u, p.id, p.site, p.name from PlanEntity p join p.pieces u

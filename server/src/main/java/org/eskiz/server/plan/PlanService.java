@@ -72,19 +72,23 @@ class PlanService {
 
     /** No connection is held while the plans are drawn. */
     private List<PlanSummary> summaries(List<PlanEntity> found) {
-        Map<UUID, String> chosen = new HashMap<>();
-        decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d.cableName));
+        Map<UUID, DecisionEntity> chosen = new HashMap<>();
+        decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d));
         return found.stream()
-                .map(p -> new PlanSummary(
-                        p.id,
-                        p.version,
-                        p.site,
-                        p.name,
-                        p.demo,
-                        p.updatedAt,
-                        chosen.get(p.id),
-                        sketches.of(p).orElse(null)))
+                .map(p -> summary(p, Optional.ofNullable(chosen.get(p.id))))
                 .toList();
+    }
+
+    private PlanSummary summary(PlanEntity p, Optional<DecisionEntity> chosen) {
+        return new PlanSummary(
+                p.id,
+                p.version,
+                p.site,
+                p.name,
+                p.demo,
+                p.updatedAt,
+                chosen.map(d -> d.cableName).orElse(null),
+                sketches.of(p, chosen.map(d -> d.rowId)).orElse(null));
     }
 
     /** Removes the plans of the demo for good: they are not in the bin and do not come back. */

@@ -1,15 +1,14 @@
 package org.eskiz.server.plan;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
-import org.eskiz.server.assessment.AssessmentService;
-import org.eskiz.server.catalogue.Catalogue;
-import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.comparison.ComparisonResponse;
+import org.eskiz.server.comparison.RowInRun;
 import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.BandSpec;
+import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.document.RunElement;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -21,54 +20,50 @@ import org.springframework.stereotype.Component;
 class PlanSketches {
 
     private final PlanDocumentReader documents;
-    private final AssessmentService assessments;
-    private final CatalogueService catalogues;
+    private final CablesInRuns inRuns;
 
-    PlanSketches(PlanDocumentReader documents, AssessmentService assessments, CatalogueService catalogues) {
+    PlanSketches(PlanDocumentReader documents, CablesInRuns inRuns) {
         this.documents = documents;
-        this.assessments = assessments;
-        this.catalogues = catalogues;
+        this.inRuns = inRuns;
     }
 
-    Optional<PlanSketch> of(PlanEntity plan) {
-        AssessmentSpec request = documents.readStored(plan.document).assessment();
-        if (request == null) {
-            return Optional.empty();
-        }
+    /**
+     * A plan as its sheet draws it.
+     *
+     * @param chosenRowId what was chosen and stands
+     */
+    Optional<PlanSketch> of(PlanEntity plan, Optional<String> chosenRowId) {
+        PlanDocument document = documents.readStored(plan.document);
         Client.requireListening();
         try {
-            List<BandResponse> bands = assessments.assess(request).bands();
-            BandResponse worst = bands.stream()
-                    .max(Comparator.comparingDouble(BandResponse::totalLossDb))
-                    .orElseThrow();
-            return Optional.of(sketch(request, request.bands().get(bands.indexOf(worst)), worst));
+            RowInRun inRun = inRuns.inRun(document, chosenRowId.isPresent());
+            return Optional.ofNullable(inRun.bands().get(inRun.row().decidingBand()))
+                    .map(band -> sketch(inRun, band, CablesInRuns.standing(document, inRun, chosenRowId)));
         } catch (InvalidRequestException unfinished) {
             return Optional.empty();
         }
     }
 
-    private PlanSketch sketch(AssessmentSpec request, BandSpec band, BandResponse worst) {
-        Double radioW = band.powerW() != null || request.radio() == null
+    private static PlanSketch sketch(RowInRun inRun, BandResponse deciding, CableStanding standing) {
+        AssessmentSpec drawn = inRun.assessment();
+        BandSpec band = drawn.bands().get(inRun.row().decidingBand());
+        Double radioW = band.powerW() != null || drawn.radio() == null
                 ? band.powerW()
-                : request.radio().powerW();
-        Optional<RunElement.Line> chosen = request.run().stream()
-                .filter(e -> e instanceof RunElement.Line line && Boolean.TRUE.equals(line.candidate()))
-                .map(e -> (RunElement.Line) e)
-                .findFirst();
+                : drawn.radio().powerW();
         return new PlanSketch(
                 band.name() == null ? band.frequencyMHz() + " MHz" : band.name(),
-                worst.totalLossDb(),
-                worst.totalLossDb() - worst.runLossDb(),
+                inRun.row().cells().get(inRun.row().decidingBand()).verdict(),
+                deciding.totalLossDb(),
+                deciding.totalLossDb() - deciding.runLossDb(),
                 radioW,
-                worst.powerAtAntennaW(),
-                chosen.map(this::cableName).orElse(null),
-                chosen.map(RunElement.Line::lengthM).orElse(null),
-                elements(request, worst));
-    }
-
-    private String cableName(RunElement.Line line) {
-        Catalogue catalogue = catalogues.current();
-        return line.typeIn(catalogue).map(t -> t.facts().name()).orElse(line.name());
+                deciding.powerAtAntennaW(),
+                inRun.row().name(),
+                standing,
+                inRun.row().verdict(),
+                inRun.row().assignment().stream()
+                        .mapToDouble(ComparisonResponse.AssignmentResponse::lengthM)
+                        .sum(),
+                elements(drawn, deciding));
     }
 
     private static List<PlanSketch.SketchedElement> elements(AssessmentSpec request, BandResponse worst) {

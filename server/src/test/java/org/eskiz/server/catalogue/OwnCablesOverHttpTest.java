@@ -230,15 +230,16 @@ class OwnCablesOverHttpTest {
                         .get("matchedLossDb")
                         .asDouble())
                 .isCloseTo(0.8, within(1e-9));
-        // what it costs is not known, so neither is the cost of the run
-        assertThat(api.post("/api/comparisons", run)
-                        .expect(200)
-                        .json()
-                        .get("rows")
-                        .get(0)
-                        .get("cost")
-                        .isNull())
-                .isTrue();
+        // what it costs is not known, and the cost of the run says so
+        JsonNode missing = api.post("/api/comparisons", run)
+                .expect(200)
+                .json()
+                .get("rows")
+                .get(0)
+                .get("notInCost");
+        assertThat(missing).hasSize(1);
+        assertThat(missing.get(0).get("name").asString()).isEqualTo("Quay plug");
+        assertThat(missing.get(0).get("kind").asString()).isEqualTo("PLUG");
         api.put("/api/connectors/quay-plug", said.formatted(", \"price\": 4, \"priceCurrency\": \"EUR\""))
                 .expect(200);
         assertThat(api.post("/api/comparisons", run)

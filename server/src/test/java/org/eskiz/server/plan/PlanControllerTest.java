@@ -16,7 +16,7 @@ class PlanControllerTest {
 
     private final PlanService plans = mock();
     private final MockMvcTester http = MockMvcTester.of(
-            java.util.List.of(new PlanController(plans, mock(), mock(), mock())),
+            java.util.List.of(new PlanController(plans, mock(), mock(), mock(), mock())),
             builder -> builder.setControllerAdvice(ProblemAdvices.advice()).build());
 
     @Test

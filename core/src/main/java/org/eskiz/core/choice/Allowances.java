@@ -1,4 +1,4 @@
-package org.eskiz.core.kit;
+package org.eskiz.core.choice;
 
 import org.eskiz.core.unit.Require;
 
@@ -10,6 +10,8 @@ import org.eskiz.core.unit.Require;
  * @param serviceLoopM so that an end can be renewed
  */
 public record Allowances(double eachEndM, double dripLoopM, double serviceLoopM) {
+
+    public static final Allowances NONE = new Allowances(0, 0, 0);
 
     public Allowances {
         Require.notNegative("allowance at each end in m", eachEndM);

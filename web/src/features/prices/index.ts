@@ -1,0 +1,1 @@
+export { OwnPrice } from './OwnPrice';
