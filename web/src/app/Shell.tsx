@@ -1,6 +1,7 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
 import { useMemo, useState } from 'react';
 import { NavLink, useNavigate } from 'react-router';
+import { useFocusKept } from './useFocusKept';
 import { SHORTCUT_LIST, useShortcuts } from './useShortcuts';
 import { sentences } from '../words';
 
@@ -11,6 +12,7 @@ const SHEET =
 export function Shell({ here, children }: { here?: string; children: React.ReactNode }) {
   const navigate = useNavigate();
   const [listing, setListing] = useState(false);
+  useFocusKept();
   useShortcuts(
     useMemo(
       () => ({

@@ -25,6 +25,9 @@ interface Props {
   keptAs?: string;
   /** What the arrow keys add, in the unit shown; with it the field is a spin button. */
   step?: { small: number; large: number };
+  /** Where Enter leads, once what is typed can be used; the focus stays where it is without it. */
+  onEnter?: () => void;
+  autoFocus?: boolean;
   /** Whether Tab stops here; it does unless a list has one focus for all of it. */
   isStop?: boolean;
   className?: string;
@@ -43,7 +46,7 @@ interface HalfTyped {
  * edited commits nothing.
  */
 export function QuantityField(props: Props) {
-  const { label, kind, value, say, onCommit, onTrouble } = props;
+  const { label, kind, value, say, onCommit, onTrouble, onEnter } = props;
   const [taken, setTaken] = useState<{ unit: string; label: string } | null>(null);
   const unit = taken?.unit ?? props.unit;
   const show = taken ? (v: number) => plain(inUnit(v, kind, taken.unit), 6) : props.show;
@@ -129,6 +132,7 @@ export function QuantityField(props: Props) {
       <span className="inline-flex items-baseline gap-1">
         <input
           id={id}
+          autoFocus={props.autoFocus}
           aria-label={label}
           aria-invalid={message !== null}
           aria-describedby={message || echo ? `${id}-said` : undefined}
@@ -146,7 +150,11 @@ export function QuantityField(props: Props) {
           onFocus={(e) => e.target.select()}
           onBlur={leave}
           onKeyDown={(e) => {
-            if (e.key === 'Enter') e.currentTarget.blur();
+            if (e.key === 'Enter') {
+              leave();
+              if (onEnter && message === null) onEnter();
+              else e.currentTarget.select();
+            }
             if (e.key === 'Escape') setTyped(null);
             stepBy(e);
           }}

@@ -23,7 +23,7 @@ export function SaveDrawing({
           disabled={disabled}
           onClick={() => saveSvg(name, drawn.current?.querySelector('svg') ?? null)}
         >
-          save as SVG
+          Save as SVG
         </button>
       )}
       <button
@@ -32,7 +32,7 @@ export function SaveDrawing({
         disabled={disabled}
         onClick={() => void savePng(name, drawn.current)}
       >
-        save as PNG
+        Save as PNG
       </button>
     </span>
   );

@@ -36,7 +36,8 @@ export function TextField({
       }}
       onBlur={() => setTyped(null)}
       onKeyDown={(e) => {
-        if (e.key === 'Enter') e.currentTarget.blur();
+        // the focus stays where it is; what is shown settles
+        if (e.key === 'Enter') setTyped(null);
       }}
     />
   );

@@ -12,6 +12,7 @@ export * from './OpensInPlace';
 export * from './Plot';
 export * from './followPointer';
 export * from './Fact';
+export * from './Labelled';
 export * from './useSettled';
 export * from './Term';
 export * from './Toggle';

@@ -133,31 +133,34 @@ export function rowSummary(
 /** Less than this between two plans is the same, dB. */
 const SAME_DB = 0.05;
 
-/** Which of two plans brings more, and where. */
+/** What each brings more or less than the one that they are read against, and where. */
 export function besideEachOther(
-  pairs: { name: string; a: BandAssessment | null; b: BandAssessment | null }[],
-): string {
-  const gains = pairs.flatMap(({ name, a, b }) =>
-    a && b ? [{ name, db: a.totalLossDb - b.totalLossDb }] : [],
-  );
-  if (gains.length === 0) return 'The two plans have no band in common.';
-  const tell = (letter: string, of: typeof gains) =>
-    of.length === 0
-      ? []
-      : [`${letter} on ${of.map((g) => `${g.name} (${fixed(Math.abs(g.db), 1)} dB)`).join(', ')}`];
-  const parts = [
-    ...tell(
-      'B',
-      gains.filter((g) => g.db >= SAME_DB),
-    ),
-    ...tell(
-      'A',
-      gains.filter((g) => g.db <= -SAME_DB),
-    ),
-  ];
-  const [first, ...rest] = parts;
-  if (!first) return 'Both bring the same on every band they share.';
-  return tied(`${[first.replace(' on ', ' brings more on '), ...rest].join(', ')}.`);
+  bands: { name: string; of: ({ assessment: BandAssessment | null } | null)[] }[],
+  base: number,
+): string[] {
+  const count = bands[0]?.of.length ?? 0;
+  const letter = (i: number) => String.fromCharCode('A'.charCodeAt(0) + i);
+  return Array.from({ length: count }, (_, i) => i)
+    .filter((i) => i !== base)
+    .map((i) => {
+      const gains = bands.flatMap(({ name, of }) => {
+        const one = of[i]?.assessment;
+        const other = of[base]?.assessment;
+        return one && other ? [{ name, db: other.totalLossDb - one.totalLossDb }] : [];
+      });
+      if (gains.length === 0) return `${letter(i)} has no band in common with ${letter(base)}.`;
+      const parts = gains
+        .filter((g) => Math.abs(g.db) >= SAME_DB)
+        .map(
+          (g, n) =>
+            `${fixed(Math.abs(g.db), 1)} dB ${g.db > 0 ? 'more' : 'less'}${n === 0 ? ` than ${letter(base)}` : ''} on ${g.name}`,
+        );
+      return tied(
+        parts.length === 0
+          ? `${letter(i)} brings the same as ${letter(base)} on every band they share.`
+          : `${letter(i)} brings ${parts.join(', ')}.`,
+      );
+    });
 }
 
 /** How a row compares with what else passes. */

@@ -95,7 +95,7 @@ export function AnalyserLive({
         )}
         {!next && (
           <button type="button" className="quiet" onClick={() => setDone([])}>
-            calibrate again
+            Calibrate again
           </button>
         )}
       </span>

@@ -102,7 +102,7 @@ export function BenchPage() {
             <p className="px-4 py-4">
               No cable has been on the bench yet. A wattmeter and a dummy load are enough:{' '}
               <button type="button" className="quiet" onClick={() => void navigate('/bench/new')}>
-                note the first test
+                Note the first test
               </button>
               .
             </p>

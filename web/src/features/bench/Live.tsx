@@ -29,7 +29,7 @@ export function Live(props: LiveProps) {
   });
   const [identity, setIdentity] = useState<Identity | null>(null);
   const driven = useRef<Address | null>(null);
-  // an instrument that is at work is not let go, nor given another cable
+  // an instrument that is at work is not Disconnect, nor given another cable
   const [isBusy, setBusy] = useState(false);
   const release = useMutation({
     mutationFn: async () => {
@@ -85,7 +85,7 @@ export function Live(props: LiveProps) {
           />
         </label>
         <button type="submit" className="quiet font-semibold" disabled={!at || identify.isPending}>
-          {identity ? 'ask again' : 'connect'}
+          {identity ? 'Ask again' : 'Connect'}
         </button>
         {identity && (
           <span className="text-soft">{identity.identity.split(',').slice(0, 2).join(' ')}</span>
@@ -97,7 +97,7 @@ export function Live(props: LiveProps) {
             disabled={release.isPending || isBusy}
             onClick={() => release.mutate()}
           >
-            let go
+            Disconnect
           </button>
         )}
       </form>

@@ -51,7 +51,7 @@ export function LossesPaste({
         className="quiet font-semibold"
         disabled={text.trim() === '' || read.isPending}
       >
-        read it
+        Read what is pasted
       </button>
     </form>
   );

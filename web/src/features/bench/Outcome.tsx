@@ -164,7 +164,7 @@ function Made({ test, nameOf }: { test: BenchTest; nameOf: (key: string) => stri
             className="quiet font-semibold"
             disabled={make.isPending || name.trim() === ''}
           >
-            make this a cable type of mine
+            Make this a cable type of mine
           </button>
         </form>
       )}

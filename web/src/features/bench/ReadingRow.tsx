@@ -194,19 +194,19 @@ function RowButtons({
       <button
         type="button"
         className="quiet text-small"
-        aria-label={`another power at ${at}, row ${index + 1}`}
-        title="the same band at another power"
+        aria-label={`Add a power at ${at}, row ${index + 1}`}
+        title="the same band at Add a power"
         onClick={() => onChange(withAnotherLevel(notes, index))}
       >
-        another power
+        Add a power
       </button>{' '}
       <button
         type="button"
         className="quiet text-small"
-        aria-label={`take out row ${index + 1}, ${at}`}
+        aria-label={`Remove row ${index + 1}, ${at}`}
         onClick={() => onChange(withoutReading(notes, index))}
       >
-        out
+        Remove
       </button>
     </>
   );

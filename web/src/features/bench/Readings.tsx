@@ -71,7 +71,7 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
           className="quiet"
           onClick={() => onChange({ ...notes, readings: [...readings, {}] })}
         >
-          another band
+          Add a band
         </button>
         {!hasLengths && (
           <button
@@ -93,7 +93,7 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
               })
             }
           >
-            another length of it
+            Add a length of it
           </button>
         )}
       </span>

@@ -1,4 +1,4 @@
-/** How far something is that takes a while, and the way to stop it. */
+/** How far something is that takes a while, and the way to Stop it. */
 export function Running({
   label,
   percent,
@@ -15,7 +15,7 @@ export function Running({
         {label}, {Math.round(percent)} %
       </span>
       <button type="button" className="quiet" onClick={onStop}>
-        stop
+        Stop
       </button>
     </span>
   );

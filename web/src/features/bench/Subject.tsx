@@ -123,10 +123,10 @@ export function Subject({
             <button
               type="button"
               className="quiet text-small"
-              aria-label={`take out joint ${i + 1}`}
+              aria-label={`Remove joint ${i + 1}`}
               onClick={() => onChange({ ...notes, joints: joints.filter((_, at) => at !== i) })}
             >
-              out
+              Remove
             </button>
           </span>
         ))}
@@ -143,7 +143,7 @@ export function Subject({
             })
           }
         >
-          another
+          Add a joint
         </button>
       </span>
       <span className="text-fine text-soft">

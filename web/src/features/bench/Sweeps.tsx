@@ -123,7 +123,7 @@ function SweepFile({
             ))}
           </span>
           <button type="button" className="quiet" onClick={onDrop}>
-            take it out
+            Remove this sweep
           </button>
         </span>
       )}

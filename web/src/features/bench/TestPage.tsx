@@ -234,7 +234,11 @@ function StoreButtons({
       </button>
       {isChanged && (
         <button type="button" className="quiet" onClick={onStartAgain}>
-          {isOvertaken ? 'take what is there now' : isStored ? 'leave it as it was' : 'start again'}
+          {isOvertaken
+            ? 'Take what is there now'
+            : isStored
+              ? 'Cancel the correction'
+              : 'Start again'}
         </button>
       )}
     </span>

@@ -198,7 +198,7 @@ function Revisions({ id, revision }: { id: string; revision: number }) {
             aria-expanded={open}
             onClick={() => setOpen(!open)}
           >
-            {open ? 'close' : 'what was noted before'}
+            {open ? 'Close' : 'Show what was noted before'}
           </button>
           {open && (
             <ul>

@@ -65,7 +65,7 @@ export function WattmeterLive({
           disabled={run.isPending || rows.length === 0}
           onClick={() => run.mutate('DIRECT')}
         >
-          read every band without the cable
+          Read every band without the cable
         </button>
         <button
           type="button"
@@ -73,7 +73,7 @@ export function WattmeterLive({
           disabled={run.isPending || rows.length === 0}
           onClick={() => run.mutate('CABLE')}
         >
-          the cable is in: read every band through it
+          The cable is in: read every band through it
         </button>
       </span>
       {run.isPending && (

@@ -32,22 +32,22 @@ export function AboutType({ type, onEdit }: { type: CableType; onEdit: (what: st
           className="quiet"
           onClick={() => change.mutate(type.favourite ? 'unfavour' : 'favour')}
         >
-          {type.favourite ? 'no favourite any more' : 'make it a favourite'}
+          {type.favourite ? 'Remove from favourites' : 'Make it a favourite'}
         </button>
         <button type="button" className="quiet" onClick={() => onEdit(`copy ${type.key}`)}>
-          copy it
+          Copy it
         </button>
         {!type.builtIn && (
           <>
             <button type="button" className="quiet" onClick={() => onEdit(type.key)}>
-              change it
+              Change it
             </button>
             <button
               type="button"
               className="quiet"
               onClick={() => change.mutate(type.retired ? 'offer' : 'retire')}
             >
-              {type.retired ? 'offer it again' : 'retire it'}
+              {type.retired ? 'Offer it again' : 'Retire it'}
             </button>
           </>
         )}

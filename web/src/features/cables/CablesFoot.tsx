@@ -12,10 +12,10 @@ export function CablesFoot({
   return (
     <p className="flex flex-wrap gap-x-4 border-t border-hairline px-4 py-1 text-fine text-soft">
       <button type="button" className="quiet" onClick={() => onEdit('connectors')}>
-        connectors and devices
+        Open connectors and devices
       </button>
       <button type="button" className="quiet" onClick={() => onEdit('import')}>
-        cables from a file
+        Import cables from a file
       </button>
       <Link className="quiet" to="/cables/anatomy">
         what a cable is made of

@@ -141,7 +141,7 @@ export function CablesPage() {
                 className="quiet"
                 onClick={() => put({ retired: shownRetired ? null : 'shown' })}
               >
-                {shownRetired ? 'hide' : 'show'}
+                {shownRetired ? 'Hide' : 'Show'}
               </button>
             </p>
           )}

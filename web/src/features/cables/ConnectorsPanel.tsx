@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Labelled } from '../../ui';
 import { OwnPrice } from '../prices';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
@@ -154,18 +155,18 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
                     <button
                       type="button"
                       className="quiet"
-                      aria-label={`change ${c.name}`}
+                      aria-label={`Change ${c.name}`}
                       onClick={() => setEdited(c.key)}
                     >
-                      change
+                      Change
                     </button>{' '}
                     <button
                       type="button"
                       className="quiet"
-                      aria-label={`${c.retired ? 'offer' : 'retire'} ${c.name}`}
+                      aria-label={`${c.retired ? 'Offer' : 'Retire'} ${c.name}`}
                       onClick={() => retire.mutate(c)}
                     >
-                      {c.retired ? 'offer' : 'retire'}
+                      {c.retired ? 'Offer' : 'Retire'}
                     </button>
                   </>
                 )}
@@ -180,7 +181,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
             New connector
           </button>
           <button type="button" className="quiet" onClick={onClose}>
-            close
+            Close
           </button>
         </span>
       ) : (
@@ -241,8 +242,7 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
       }}
     >
       <div className="flex flex-wrap gap-x-4 gap-y-2">
-        <label className="flex flex-col gap-0.5">
-          <span className="text-small text-soft">name</span>
+        <Labelled text="name" trouble={tried ? troubles.name : undefined}>
           <input
             autoFocus
             aria-label="name of the connector"
@@ -251,32 +251,22 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
             value={name}
             onChange={(e) => setName(e.target.value)}
           />
-          {tried && 'name' in troubles && (
-            <span role="alert" className="text-small text-fail">
-              {troubles.name}
-            </span>
-          )}
-        </label>
+        </Labelled>
         {NAMES.map((n) => (
-          <label key={n} className="flex flex-col gap-0.5">
-            <span className="text-small text-soft">
-              {NUMBERS[n].label},{' '}
-              {n === 'price'
-                ? (connector?.priceCurrency ?? settings.currency)
-                : NUMBERS[n].unitLabel}
-            </span>
+          <Labelled
+            key={n}
+            text={`${NUMBERS[n].label}, ${
+              n === 'price' ? (connector?.priceCurrency ?? settings.currency) : NUMBERS[n].unitLabel
+            }`}
+            trouble={tried ? read.troubles[n] : undefined}
+          >
             <input
               aria-label={NUMBERS[n].label}
               className="boxed figures w-[9ch] text-right"
               value={texts[n]}
               onChange={(e) => setTexts({ ...texts, [n]: e.target.value })}
             />
-            {tried && read.troubles[n] && (
-              <span role="alert" className="max-w-40 text-small text-fail">
-                {read.troubles[n]}
-              </span>
-            )}
-          </label>
+          </Labelled>
         ))}
         <label className="flex flex-col gap-0.5">
           <span className="text-small text-soft">price of</span>
@@ -307,7 +297,7 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
           Store the connector
         </button>
         <button type="button" className="quiet" onClick={onDone}>
-          not yet
+          Cancel
         </button>
       </span>
     </form>

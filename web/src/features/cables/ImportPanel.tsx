@@ -119,7 +119,7 @@ export function ImportPanel({ onClose }: { onClose: () => void }) {
           </button>
         )}
         <button type="button" className="quiet" onClick={onClose}>
-          close
+          Close
         </button>
       </span>
     </section>
@@ -177,10 +177,10 @@ function ImportRows({
                     <button
                       type="button"
                       className="quiet"
-                      aria-label={`${isOut ? 'take' : 'leave out'} ${r.name ?? `line ${r.line}`}`}
+                      aria-label={`${isOut ? 'Take' : 'Leave out'} ${r.name ?? `line ${r.line}`}`}
                       onClick={() => onToggle(r.line)}
                     >
-                      {isOut ? 'take it' : 'leave out'}
+                      {isOut ? 'Take it' : 'Leave it out'}
                     </button>
                   )}
                 </td>

@@ -105,10 +105,10 @@ export function TypeTable(props: TableProps) {
                   type="button"
                   className={`quiet text-small ${over.includes(t.key) ? 'font-semibold' : ''}`}
                   aria-pressed={over.includes(t.key)}
-                  aria-label={`lay ${t.name} over it`}
+                  aria-label={`${over.includes(t.key) ? 'Remove' : 'Add'} the curve of ${t.name}`}
                   onClick={() => onOverlay(t.key)}
                 >
-                  {over.includes(t.key) ? 'take off' : 'overlay'}
+                  {over.includes(t.key) ? 'Remove curve' : 'Add curve'}
                 </button>
               </td>
             </tr>

@@ -122,7 +122,7 @@ export function Changes({ life }: { life: PieceLife }) {
             className="quiet"
             onClick={() => last.id && takeBack.mutate(last.id)}
           >
-            take back what was noted on {last.on}
+            Take back what was noted on {last.on}
           </button>
         )}
       </span>

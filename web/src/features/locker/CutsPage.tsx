@@ -136,7 +136,7 @@ export function CutsPage() {
                   onCommit={setSoldInM}
                 />
                 <button type="button" className="quiet" onClick={() => setSoldInM(undefined)}>
-                  buy nothing
+                  Buy nothing
                 </button>
               </>
             )}
@@ -226,10 +226,10 @@ function Lengths({
           <button
             type="button"
             className="quiet text-fine"
-            aria-label={`take out ${what} ${i + 1}`}
+            aria-label={`Remove ${what} ${i + 1}`}
             onClick={() => onChange(list.filter((_, at) => at !== i))}
           >
-            out
+            Remove
           </button>
         </span>
       ))}
@@ -238,7 +238,7 @@ function Lengths({
         className="quiet self-start"
         onClick={() => onChange([...list, { name: `${what} ${list.length + 1}`, lengthM: 20 }])}
       >
-        another {what}
+        Add a {what}
       </button>
     </div>
   );

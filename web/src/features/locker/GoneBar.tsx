@@ -22,7 +22,7 @@ export function GoneBar({ id, onDone }: { id: string; onDone: () => void }) {
         Undo
       </button>
       <button type="button" className="quiet ml-auto" onClick={onDone}>
-        done
+        Close
       </button>
       {restore.isError && <span className="text-fail">{restore.error.message}.</span>}
     </p>

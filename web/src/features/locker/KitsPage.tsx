@@ -85,7 +85,7 @@ function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving
   if (gone) {
     return (
       <li className="border-b border-hairline px-4 py-2 text-soft">
-        {kit.name} is unpacked.{' '}
+        {kit.name} is Unpack ited.{' '}
         <button type="button" className="quiet" onClick={() => restore.mutate()}>
           Undo
         </button>
@@ -106,10 +106,10 @@ function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving
             className="quiet"
             onClick={() => moving.go(kit.isOut ? 'PUT_AWAY' : 'TOOK_OUT', own)}
           >
-            {kit.isOut ? 'put it away' : 'took it out'}
+            {kit.isOut ? 'Put it away' : 'Take it out'}
           </button>
           <button type="button" className="quiet" onClick={() => remove.mutate()}>
-            unpack
+            Unpack it
           </button>
         </span>
       </span>
@@ -190,7 +190,7 @@ function Pack({ pieces, onDone }: { pieces: readonly string[]; onDone: () => voi
         Pack it
       </button>
       <button type="button" className="quiet" onClick={onDone}>
-        leave it
+        Cancel
       </button>
       {store.isError && (
         <p role="alert" className="text-fail">

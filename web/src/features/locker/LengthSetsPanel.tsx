@@ -92,7 +92,7 @@ export function LengthSetsPanel() {
             setSites([...sites, { name: `site ${sites.length + 1}`, lengthM: 10, visits: 1 }])
           }
         >
-          another site
+          Add a site
         </button>
         {fromPlans.length > 0 && (
           <button
@@ -100,7 +100,7 @@ export function LengthSetsPanel() {
             className="quiet"
             onClick={() => setSites(fromPlans.slice(0, MOST_SITES))}
           >
-            the sites of my plans
+            Use the sites of my plans
           </button>
         )}
       </span>
@@ -171,11 +171,11 @@ function SiteRow({
       <button
         type="button"
         className="quiet text-fine"
-        aria-label={`take out site ${i + 1}`}
+        aria-label={`Remove site ${i + 1}`}
         disabled={isOnly}
         onClick={onRemove}
       >
-        out
+        Remove
       </button>
     </li>
   );

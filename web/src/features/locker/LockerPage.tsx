@@ -110,7 +110,7 @@ export function LockerPage() {
             <p className="px-4 py-4">
               The locker is empty. Put in what you own, a label and a length are enough:{' '}
               <button type="button" className="quiet" onClick={() => put({ new: 'piece' })}>
-                the first piece
+                Put the first piece in
               </button>
               .
             </p>
@@ -144,7 +144,7 @@ export function LockerPage() {
             {found.length > shown && (
               <li className="px-4 py-2">
                 <button type="button" className="quiet" onClick={() => setShown(found.length)}>
-                  show the other {found.length - shown}
+                  Show the other {found.length - shown}
                 </button>
               </li>
             )}
@@ -178,10 +178,10 @@ function MarkedBar({
         {marked.size} {marked.size === 1 ? 'piece' : 'pieces'} marked
       </span>
       <button type="button" className="quiet" onClick={() => onMove('TOOK_OUT')}>
-        took out <span className="text-soft">(o)</span>
+        Take out <span className="text-soft">(o)</span>
       </button>
       <button type="button" className="quiet" onClick={() => onMove('PUT_AWAY')}>
-        put away <span className="text-soft">(p)</span>
+        Put away <span className="text-soft">(p)</span>
       </button>
       <Link className="quiet" to={`/locker/kits?pack=${[...marked].join(' ')}`}>
         make a kit of them

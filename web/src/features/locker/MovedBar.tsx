@@ -77,10 +77,10 @@ export function MovedBar({ moving }: { moving: ReturnType<typeof useMoving> }) {
       )}
       <span className="ml-auto flex gap-4">
         <button type="button" className="quiet" onClick={takeBack}>
-          undo
+          Undo
         </button>
         <button type="button" className="quiet" onClick={done}>
-          done
+          Close
         </button>
       </span>
     </div>

@@ -58,7 +58,7 @@ function Sheet({ onClose, onKept }: { onClose: () => void; onKept: (id: string) 
             onClose();
           }}
         >
-          leave it
+          Cancel
         </button>
       </span>
     </section>

@@ -44,7 +44,7 @@ export function PastOuting({ life }: { life: PieceLife }) {
   if (!open) {
     return (
       <button type="button" className="quiet self-start" onClick={() => setOpen(true)}>
-        note an outing that is over
+        Note an outing that is over
       </button>
     );
   }
@@ -106,7 +106,7 @@ export function PastOuting({ life }: { life: PieceLife }) {
           Note the outing
         </button>
         <button type="button" className="quiet" onClick={() => setOpen(false)}>
-          leave it
+          Cancel
         </button>
       </span>
     </section>

@@ -50,7 +50,7 @@ export function EditPiece({ life, onDone }: { life: PieceLife; onDone: () => voi
             onDone();
           }}
         >
-          {isOvertaken ? 'take what is there now' : 'leave it as it was'}
+          {isOvertaken ? 'Take what is there now' : 'Cancel the change'}
         </button>
       </span>
     </>
@@ -90,7 +90,7 @@ export function DeletePiece({ life }: { life: PieceLife }) {
   return (
     <>
       <button type="button" className="quiet" onClick={() => remove.mutate()}>
-        take it out of the locker for good
+        Remove it from the locker for good
       </button>
       {remove.isError && (
         <p role="alert" className="text-fail">

@@ -119,7 +119,7 @@ function Sheet({ life }: { life: PieceLife }) {
                 moving.go(summary.outSince === null ? 'TOOK_OUT' : 'PUT_AWAY', [summary])
               }
             >
-              {summary.outSince === null ? 'Took it out' : 'Put it away'}
+              {summary.outSince === null ? 'Take it out' : 'Put it away'}
             </button>
             <Link className="quiet" to={`/bench/new?pieceId=${summary.id}`}>
               test it
@@ -135,7 +135,7 @@ function Sheet({ life }: { life: PieceLife }) {
               <PieceFacts life={life} />
               <span className="flex flex-wrap gap-x-4">
                 <button type="button" className="quiet" onClick={() => setEditing(true)}>
-                  change what is said of it
+                  Change what is said of it
                 </button>
                 <DeletePiece life={life} />
               </span>

@@ -73,10 +73,10 @@ export function PieceRow({
         type="button"
         className="quiet justify-self-end text-fine whitespace-nowrap max-[699px]:col-start-3 max-[699px]:row-start-2"
         disabled={piece.standing === 'RETIRED'}
-        aria-label={`${piece.outSince === null ? 'took out' : 'put away'} ${piece.label}`}
+        aria-label={`${piece.outSince === null ? 'Take out' : 'Put away'} ${piece.label}`}
         onClick={onMove}
       >
-        {piece.outSince === null ? 'took out' : 'put away'}
+        {piece.outSince === null ? 'Take out' : 'Put away'}
       </button>
     </li>
   );

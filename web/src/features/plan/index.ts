@@ -3,4 +3,4 @@ export type { Use } from './document/model';
 export { newPlan, PRESETS } from './document/presets';
 export { PlanPage } from './PlanPage';
 export { SERVICES } from './bands/bandPlan';
-export { ribbonPath, slotsOf, thicknesses } from './run/ribbonLayout';
+export { boundaryLevels, levelsOf, ribbonPath, slotsOf, thicknesses } from './run/ribbonLayout';

@@ -1,224 +1,229 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQueries } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { BandAssessment, PlanSummary, StoredPlan } from '../../api';
-import { answered, api, usePlans } from '../../api';
-import { usePreferences } from '../../app/preferences';
+import { answered, api, useCableTypes, usePlans } from '../../api';
+import type { PlanSummary } from '../../api';
 import { Shell } from '../../app/Shell';
-import { Select } from '../../ui';
-import { fixed, levelText, shownReading } from '../../units';
-import type { Reading } from '../../units';
+import { saveFile, Select } from '../../ui';
 import { besideEachOther } from '../../words';
-import { paired } from './pairing';
-import type { Pair } from './pairing';
-import { Sketch } from './Sketch';
+import { SideRows } from './SideRows';
+import {
+  addressOf,
+  entriesOf,
+  FEWEST,
+  letterOf,
+  MOST,
+  sharedBands,
+  sideBySideCsv,
+} from './sideBySide';
+import type { Entry, InRun } from './sideBySide';
 
-/** Two plans side by side, band by band: another cable, open wire instead of coax, the matching unit here or there. */
+/** Two to six plans, or rows of one plan, under each other at one scale of length and power. */
 export function ComparePage() {
   const [params, setParams] = useSearchParams();
   const plans = usePlans().data ?? [];
-  const a = params.get('a') ?? plans[0]?.id ?? null;
-  const b = params.get('b') ?? otherOf(plans, a);
-  const left = useAssessedPlan(a);
-  const right = useAssessedPlan(b);
-  const put = (side: 'a' | 'b', id: string) =>
-    setParams(
-      (before) => {
-        const after = new URLSearchParams(before);
-        if (a) after.set('a', a);
-        if (b) after.set('b', b);
-        after.set(side, id);
-        return after;
-      },
-      { replace: true },
-    );
+  const entries = withEnough(entriesOf(params), plans);
+  const base = Math.min(Number(params.get('base') ?? 0) || 0, entries.length - 1);
+  const answers = useInRuns(entries);
+  const all = answers.map((a) => a.data);
+  const isWhole = all.every((one) => one !== undefined);
+  const bands = useMemo(() => sharedBands(all.filter((one) => one !== undefined)), [all]);
+  const band = params.get('band');
+  const put = (next: readonly Entry[], nextBase = base, nextBand = band) =>
+    setParams(addressOf(next, nextBase, nextBand), { replace: true });
 
   return (
-    <Shell>
-      <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
-        <div className="mx-auto flex max-w-5xl flex-col gap-4">
-          <h1 className="text-title font-bold">Two plans side by side</h1>
-          {plans.length === 1 && (
-            <p className="text-soft">
-              There is only one plan. Make a variant of it on the{' '}
-              <Link to="/plans" className="quiet">
-                plans sheet
-              </Link>{' '}
-              and change what is to be compared.
-            </p>
-          )}
-          <div className="grid gap-4 min-[700px]:grid-cols-2">
-            <Side letter="A" id={a} plans={plans} side={left} onPick={(id) => put('a', id)} />
-            <Side letter="B" id={b} plans={plans} side={right} onPick={(id) => put('b', id)} />
+    <Shell here="Side by side">
+      <main className="min-h-0 flex-1 overflow-y-auto px-4 py-4">
+        <div className="flex flex-col gap-3">
+          <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1">
+            <h1 className="text-title font-bold">Side by side</h1>
+            <span className="ml-auto flex gap-x-5 print:hidden">
+              <button
+                type="button"
+                className="quiet"
+                disabled={!isWhole}
+                onClick={() =>
+                  saveFile(
+                    'side by side.csv',
+                    'text/csv;charset=utf-8',
+                    sideBySideCsv(all as InRun[], bands),
+                  )
+                }
+              >
+                Save as CSV
+              </button>
+              <button type="button" className="quiet" onClick={() => window.print()}>
+                Print
+              </button>
+            </span>
           </div>
-          {left.data && right.data && <BandByBand left={left.data} right={right.data} />}
+          {plans.length === 1 && <OnlyOne plan={plans[0]} />}
+          <ol aria-label="what stands side by side" className="flex flex-col print:hidden">
+            {entries.map((entry, i) => (
+              <Picker
+                key={`${i} ${entry.planId}`}
+                letter={letterOf(i)}
+                entry={entry}
+                plans={plans}
+                error={answers[i]?.error?.message}
+                onPick={(to) => put(entries.with(i, to))}
+                onRemove={
+                  entries.length > FEWEST
+                    ? () => put(entries.toSpliced(i, 1), Math.max(0, base - (i <= base ? 1 : 0)))
+                    : null
+                }
+              />
+            ))}
+          </ol>
+          <span className="print:hidden">
+            {entries.length < MOST ? (
+              <button
+                type="button"
+                className="quiet"
+                disabled={plans.length === 0}
+                onClick={() => put([...entries, another(entries, plans)])}
+              >
+                Add one more
+              </button>
+            ) : (
+              <span className="text-fine text-soft">Six is as many as fit side by side.</span>
+            )}
+          </span>
+          {isWhole && bands.length > 0 ? (
+            <>
+              <ul>
+                {besideEachOther(bands, base).map((text) => (
+                  <li key={text}>{text}</li>
+                ))}
+              </ul>
+              <SideRows
+                all={all as InRun[]}
+                bands={bands}
+                base={base}
+                focus={Math.max(
+                  0,
+                  bands.findIndex((b) => b.name === band),
+                )}
+                onBase={(i) => put(entries, i)}
+                onFocus={(i) => put(entries, base, bands[i]?.name ?? null)}
+              />
+            </>
+          ) : (
+            answers.some((a) => a.isPending) && <p role="status">Computing …</p>
+          )}
         </div>
       </main>
     </Shell>
   );
 }
 
-interface Assessed {
-  plan: StoredPlan;
-  bands: BandAssessment[];
+function OnlyOne({ plan }: { plan: PlanSummary | undefined }) {
+  return (
+    <p className="text-soft">
+      There is only one plan, {plan?.name}: set rows of its ledger side by side, or make a variant
+      of it on the{' '}
+      <Link to="/plans" className="quiet">
+        plans sheet
+      </Link>
+      .
+    </p>
+  );
 }
 
-/** Another plan of the same site, or any other. */
-function otherOf(plans: PlanSummary[], id: string | null): string | null {
-  const site = plans.find((p) => p.id === id)?.site;
-  const others = plans.filter((p) => p.id !== id);
-  return (others.find((p) => p.site === site) ?? others[0])?.id ?? null;
+/** What an address names, and where that is too little, plans of the same site. */
+function withEnough(entries: Entry[], plans: readonly PlanSummary[]): Entry[] {
+  const enough = [...entries];
+  while (enough.length < FEWEST && plans.length > 0) enough.push(another(enough, plans));
+  return enough;
 }
 
-function useAssessedPlan(id: string | null) {
-  return useQuery({
-    queryKey: ['assessed', id],
-    enabled: id !== null,
-    queryFn: async (): Promise<Assessed> => {
-      const plan = await answered(
-        api.GET('/api/plans/{id}', { params: { path: { id: id as string } } }),
-      );
-      const { bands } = await answered(
-        api.POST('/api/assessments', { body: plan.document.assessment ?? {} }),
-      );
-      return { plan, bands };
-    },
+/** Another plan of the same site, or any other; a row of the last one where there is none. */
+function another(entries: readonly Entry[], plans: readonly PlanSummary[]): Entry {
+  const last = plans.find((p) => p.id === entries.at(-1)?.planId);
+  const others = plans.filter((p) => !entries.some((e) => e.planId === p.id));
+  const next = others.find((p) => p.site === last?.site) ?? others[0] ?? last ?? plans[0];
+  return { planId: next?.id ?? '', rowId: null };
+}
+
+function useInRuns(entries: readonly Entry[]) {
+  return useQueries({
+    queries: entries.map(({ planId, rowId }) => ({
+      queryKey: ['in-run', planId, rowId],
+      queryFn: () =>
+        answered(
+          api.GET('/api/plans/{id}/in-run', {
+            params: { path: { id: planId }, query: rowId === null ? {} : { rowId } },
+          }),
+        ),
+    })),
   });
 }
 
-function Side({
+const IN_RUN = '';
+
+/** Which plan, and which cable in it. */
+function Picker({
   letter,
-  id,
+  entry,
   plans,
-  side,
+  error,
   onPick,
+  onRemove,
 }: {
   letter: string;
-  id: string | null;
-  plans: PlanSummary[];
-  side: ReturnType<typeof useAssessedPlan>;
-  onPick: (id: string) => void;
+  entry: Entry;
+  plans: readonly PlanSummary[];
+  error: string | undefined;
+  onPick: (to: Entry) => void;
+  onRemove: (() => void) | null;
 }) {
-  const plan = plans.find((p) => p.id === id);
+  const types = useCableTypes().data ?? [];
+  const lies = plans.find((p) => p.id === entry.planId)?.sketch?.cableName;
+  const cables = types.filter((t) => !t.retired).map((t) => ({ value: t.key, text: t.name }));
+  const isOther = entry.rowId !== null && !cables.some((c) => c.value === entry.rowId);
   return (
-    <section aria-label={`plan ${letter}`} className="flex flex-col gap-2 border-t border-ink pt-2">
-      <span className="flex items-baseline gap-2">
-        <b className="text-heading">{letter}</b>
-        <Select
-          label={`plan ${letter}`}
-          value={id ?? ''}
-          options={plans.map((p) => ({
-            value: p.id,
-            text: [p.site, p.name].filter(Boolean).join(': '),
-          }))}
-          onChange={onPick}
-          className="min-w-0 flex-1 font-semibold"
-        />
-        {id && (
-          <Link to={`/plans/${id}`} className="quiet">
-            open
-          </Link>
-        )}
-      </span>
-      {plan?.sketch && <Sketch sketch={plan.sketch} />}
-      {side.isPending && id !== null && <p role="status">computing …</p>}
-      {side.error && (
-        <p role="alert" className="text-fail">
-          {side.error.message}.
-        </p>
+    <li className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1">
+      <b className="w-4">{letter}</b>
+      <Select
+        label={`plan ${letter}`}
+        value={entry.planId}
+        options={plans.map((p) => ({
+          value: p.id,
+          text: [p.site, p.name].filter(Boolean).join(': '),
+        }))}
+        onChange={(planId) => onPick({ planId, rowId: null })}
+        className="min-w-0 font-semibold"
+      />
+      <span className="text-soft">with</span>
+      <Select
+        label={`cable of ${letter}`}
+        value={entry.rowId ?? IN_RUN}
+        options={[
+          { value: IN_RUN, text: lies ? `${lies}, as in its run` : 'the cable in its run' },
+          ...(isOther ? [{ value: entry.rowId ?? '', text: entry.rowId ?? '' }] : []),
+          ...cables,
+        ]}
+        onChange={(rowId) => onPick({ ...entry, rowId: rowId === IN_RUN ? null : rowId })}
+      />
+      <Link to={`/plans/${entry.planId}`} className="quiet text-fine">
+        Open
+      </Link>
+      {onRemove && (
+        <button
+          type="button"
+          className="quiet text-fine"
+          aria-label={`Remove ${letter}`}
+          onClick={onRemove}
+        >
+          Remove
+        </button>
       )}
-    </section>
-  );
-}
-
-function BandByBand({ left, right }: { left: Assessed; right: Assessed }) {
-  const { reading } = usePreferences();
-  const pairs = paired(left.bands, right.bands);
-  return (
-    <>
-      <p>{besideEachOther(pairs)}</p>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="band by band">
-        <table className="w-full border-collapse [&_td]:py-1 [&_td]:pr-4 [&_th]:pr-4">
-          <thead>
-            <tr className="border-b border-hairline text-left text-small text-soft [&>th]:font-normal">
-              <th scope="col">band</th>
-              <th scope="col">plan</th>
-              <th scope="col" className="text-right">
-                arrives
-              </th>
-              <th scope="col" className="text-right">
-                B against A
-              </th>
-              <th scope="col" className="text-right">
-                in cable and joints
-              </th>
-              <th scope="col" className="text-right">
-                more because of SWR
-              </th>
-              <th scope="col" className="text-right">
-                never left the radio
-              </th>
-              <th scope="col" className="text-right">
-                SWR at radio
-              </th>
-              <th scope="col" className="text-right">
-                at antenna
-              </th>
-            </tr>
-          </thead>
-          {pairs.map((pair) => (
-            <tbody key={pair.name} className="border-b border-hairline">
-              <PlanRow pair={pair} letter="A" of={pair.a} reading={reading} />
-              <PlanRow pair={pair} letter="B" of={pair.b} reading={reading} />
-            </tbody>
-          ))}
-        </table>
-      </div>
-    </>
-  );
-}
-
-function PlanRow({
-  pair,
-  letter,
-  of,
-  reading,
-}: {
-  pair: Pair;
-  letter: 'A' | 'B';
-  of: BandAssessment | null;
-  reading: Reading;
-}) {
-  const gain = pair.a && pair.b ? pair.a.totalLossDb - pair.b.totalLossDb : null;
-  const db = (value: number) => `${fixed(value, 2)} dB`;
-  const swr = (value: number | null) => (value === null ? '∞' : fixed(value, 2));
-  const shown = shownReading(reading, of?.powerAtAntennaW != null);
-  return (
-    <tr>
-      {letter === 'A' && (
-        <th scope="rowgroup" rowSpan={2} className="text-left align-top font-semibold">
-          {pair.name}
-        </th>
+      {error && (
+        <span role="alert" className="text-fail">
+          {error}.
+        </span>
       )}
-      <td>{letter}</td>
-      {of === null ? (
-        <td colSpan={7} className="text-soft">
-          this plan has no such band
-        </td>
-      ) : (
-        <>
-          <td className="figures text-right font-semibold">
-            {levelText({ lossDb: of.totalLossDb, watts: of.powerAtAntennaW }, shown)}
-          </td>
-          <td className={`figures text-right ${gain !== null && gain < 0 ? 'text-fail' : ''}`}>
-            {letter === 'B' && gain !== null && `${gain >= 0 ? '+' : ''}${db(gain)}`}
-          </td>
-          <td className="figures text-right">{db(of.matchedLossDb + of.matchingLossDb)}</td>
-          <td className="figures text-right">{db(of.mismatchLossDb)}</td>
-          <td className="figures text-right">{db(of.reflectionLossDb + of.foldbackDb)}</td>
-          <td className="figures text-right">{swr(of.swrAtRadio)}</td>
-          <td className="figures text-right">{swr(of.swrAtAntenna)}</td>
-        </>
-      )}
-    </tr>
+    </li>
   );
 }

@@ -80,7 +80,7 @@ export function FilePanel({ onClose }: { onClose: () => void }) {
           />
         </label>
         <button type="button" className="quiet ml-auto" onClick={onClose}>
-          close
+          Close
         </button>
       </span>
       {preview.isPending && <Sending percent={percent} onStop={() => stop.current?.abort()} />}
@@ -210,7 +210,7 @@ function Sending({ percent, onStop }: { percent: number; onStop: () => void }) {
         {percent < 100 ? `sending it, ${Math.round(percent)} %` : 'reading it …'}
       </span>
       <button type="button" className="quiet" onClick={onStop}>
-        stop
+        Stop
       </button>
     </span>
   );

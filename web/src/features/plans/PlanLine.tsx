@@ -2,10 +2,12 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { PlanSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import { VerdictMark } from '../../ui';
 import { lengthText, levelText, shownReading } from '../../units';
 import { agoText } from '../../words';
 import { revisionNumber } from '../plan';
 import { Sketch } from './Sketch';
+import { STANDINGS } from './standings';
 import type { usePlanActions } from './usePlanActions';
 
 /** One plan of the list. */
@@ -61,54 +63,55 @@ export function PlanLine({
           />
         )}
         <span className="block text-fine text-soft">
-          {sketch?.cableName &&
-            `${lengthText(sketch.cableLengthM ?? 0, lengths)} of ${sketch.cableName}, `}
-          {plan.chosen ? `${plan.chosen} chosen` : 'nothing chosen'}
+          {sketch && `${lengthText(sketch.cableLengthM, lengths)} of ${sketch.cableName}, `}
+          {sketch && STANDINGS[sketch.standing]}
+          {plan.chosen && sketch?.standing !== 'CHOSEN' && `; ${plan.chosen} was chosen`}
         </span>
       </span>
       {sketch && (
-        <span className="w-32 text-right">
-          <span className="figures font-medium">
+        <span className="w-36 text-right">
+          <span className="figures inline-flex items-baseline gap-1.5 font-medium">
+            <VerdictMark verdict={sketch.verdict} />
             {levelText({ lossDb: sketch.totalLossDb, watts: sketch.powerAtAntennaW }, shown)}
           </span>
-          <span className="block text-fine text-soft">worst on {sketch.bandName}</span>
+          <span className="block text-fine text-soft">on {sketch.bandName}, which decides</span>
         </span>
       )}
-      <span className="flex w-full flex-wrap gap-x-4 text-fine min-[760px]:w-[220px] min-[760px]:flex-col min-[760px]:gap-0">
+      <span className="flex w-full flex-wrap gap-x-4 text-fine min-[760px]:w-[250px] min-[760px]:flex-col min-[760px]:gap-0">
         <span className="text-soft">
           revision {revisionNumber(plan.version)}, {agoText(Date.parse(plan.updatedAt), now)}
         </span>
-        <span className="flex gap-3">
+        <span className="flex flex-wrap gap-x-3 max-[899px]:min-h-11 max-[899px]:items-center">
           <button
             type="button"
             className="quiet"
-            aria-label={`rename ${plan.name}`}
+            aria-label={`Rename ${plan.name}`}
             onClick={() => setRenaming(plan.name)}
           >
-            rename
+            Rename
           </button>
           <button
             type="button"
             className="quiet"
-            aria-label={`make a variant of ${plan.name}`}
+            aria-label={`Make a variant of ${plan.name}`}
             onClick={() => actions.duplicate.mutate(plan)}
           >
-            variant
+            Make a variant
           </button>
           <Link
-            to={`/plans/compare?a=${plan.id}`}
+            to={`/plans/compare?p=${plan.id}`}
             className="quiet"
-            aria-label={`compare ${plan.name} with another`}
+            aria-label={`Compare ${plan.name} with others`}
           >
-            compare
+            Compare
           </Link>
           <button
             type="button"
             className="quiet"
-            aria-label={`delete ${plan.name}`}
+            aria-label={`Delete ${plan.name}`}
             onClick={onDelete}
           >
-            delete
+            Delete
           </button>
         </span>
       </span>

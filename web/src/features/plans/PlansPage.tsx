@@ -63,10 +63,10 @@ export function PlansPage() {
               aria-expanded={isReading}
               onClick={() => setReading(!isReading)}
             >
-              from a file
+              Import a file
             </button>
             <a className="quiet" href="/api/transfers/workspace" download>
-              everything to a file
+              Save everything to a file
             </a>
             <button
               type="button"
@@ -232,7 +232,7 @@ function Below({
               className="quiet font-semibold"
               onClick={() => actions.removeDemo.mutate()}
             >
-              yes, remove them for good
+              Yes, remove them for good
             </button>
           ) : (
             <button type="button" className="quiet" onClick={() => setSure(true)}>
@@ -259,7 +259,7 @@ function Below({
                   className="quiet ml-auto shrink-0"
                   onClick={() => actions.restore.mutate(p)}
                 >
-                  restore {p.name}
+                  Restore {p.name}
                 </button>
               </li>
             ))}

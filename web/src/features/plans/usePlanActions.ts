@@ -31,7 +31,7 @@ export function usePlanActions() {
         ),
       onSuccess: (plan) => {
         refresh();
-        void navigate(`/plans/${plan.id}`);
+        void navigate(`/plans/${plan.id}`, { state: { isNew: true } });
       },
     }),
     duplicate: useMutation({

@@ -1,5 +1,5 @@
+import { Labelled } from '../../../ui';
 import { DayIn, NumberIn, ProvenanceIn } from './draftFields';
-import { Labelled } from './Labelled';
 import type { DraftEditing } from './useDraft';
 
 /** What a type is called, what every computation needs of it, and where its losses come from. */

@@ -1,8 +1,7 @@
-import { entries, Select } from '../../../ui';
+import { entries, Labelled, Select } from '../../../ui';
 import { FLEXING } from '../../../words';
 import type { Draft, NumberName } from './draft';
 import { ChoiceIn, DayIn, NumberIn, ProvenanceIn, TextIn } from './draftFields';
-import { Labelled } from './Labelled';
 import type { DraftEditing } from './useDraft';
 
 const YES_OR_NO = [

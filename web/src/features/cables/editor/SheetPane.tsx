@@ -1,6 +1,5 @@
-import { entries, Select } from '../../../ui';
+import { entries, Labelled, Select } from '../../../ui';
 import { FREQUENCY_UNITS, LOSS_PER, sentences } from '../../../words';
-import { Labelled } from './Labelled';
 import { SheetRows } from './SheetRows';
 import type { DraftEditing } from './useDraft';
 import type { SheetReading } from './useSheetText';

@@ -60,10 +60,10 @@ export function SheetRows({
                 <button
                   type="button"
                   className="quiet text-small"
-                  aria-label={`${leftOut.has(r.line) ? 'take' : 'leave out'} ${frequencyText(r.frequencyMHz)}`}
+                  aria-label={`${leftOut.has(r.line) ? 'Take' : 'Leave out'} ${frequencyText(r.frequencyMHz)}`}
                   onClick={() => onLeaveOut(r.line)}
                 >
-                  {leftOut.has(r.line) ? 'take it' : 'leave out'}
+                  {leftOut.has(r.line) ? 'Take it' : 'Leave it out'}
                 </button>
               </td>
             </tr>

@@ -102,7 +102,7 @@ export function TypeEditor({
             onClose();
           }}
         >
-          not yet
+          Cancel
         </button>
       </span>
     </form>

@@ -1,8 +1,7 @@
-import { Select } from '../../../ui';
+import { Labelled, Select } from '../../../ui';
 import { words } from '../../../words';
 import { NUMBERS } from './draft';
 import type { Draft, NumberName } from './draft';
-import { Labelled } from './Labelled';
 import type { DraftEditing } from './useDraft';
 
 const PROVENANCES = (['SHEET', 'TYPICAL', 'MEASURED', 'GUESSED'] as const).map((value) => ({

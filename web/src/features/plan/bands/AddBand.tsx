@@ -20,15 +20,20 @@ export function AddBand() {
   }
 
   return (
-    <OpensInPlace label="add a band" text="add a band" className="quiet shrink-0 px-4" width={330}>
+    <OpensInPlace
+      label="Add a band"
+      text="Add a band"
+      className="quiet sticky right-0 shrink-0 border-l border-hairline bg-paper px-4"
+      width={330}
+    >
       {(close) => (
         <>
           <button
             type="button"
             className="quiet text-left"
-            onClick={() => add({ ...nextBand(present, settings.region), name: 'new' }, close)}
+            onClick={() => add({ ...nextBand(present, settings.region), name: '' }, close)}
           >
-            a frequency of my own
+            Type a frequency of my own
           </button>
           {SERVICES.map((service) => (
             <div key={service.name} className="border-t border-hairline pt-1.5">

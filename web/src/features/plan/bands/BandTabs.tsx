@@ -85,7 +85,13 @@ export function BandTabs() {
           </div>
         );
       })}
-      {bands.length < MOST_BANDS && <AddBand />}
+      {bands.length < MOST_BANDS ? (
+        <AddBand />
+      ) : (
+        <p className="flex shrink-0 items-center px-4 text-fine text-soft">
+          {MOST_BANDS} bands are as many as a ledger holds: remove one to add another.
+        </p>
+      )}
     </section>
   );
 }

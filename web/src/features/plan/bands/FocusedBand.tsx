@@ -4,6 +4,7 @@ import { words } from '../../../words';
 import type { Band, Matching } from '../document/model';
 import { bandName, bandsOf, matchingOn, usualMatching } from '../document/model';
 import { useSheet } from '../sheetContext';
+import { nameAfter } from './bandPlan';
 import { LoadFields } from './LoadFields';
 import { LoadFile } from './LoadFile';
 
@@ -32,6 +33,7 @@ export function FocusedBand({ band, index }: { band: Band; index: number }) {
             band: index,
             frequencyMHz,
             matching: matchingAt(band, frequencyMHz),
+            name: nameAfter(band.name, band.frequencyMHz ?? 0, frequencyMHz),
           })
         }
         onTrouble={(message) => trouble('frequency', message)}
@@ -91,7 +93,7 @@ function MoreOfBand({ band, index }: { band: Band; index: number }) {
                 focusBand(Math.max(0, index - 1));
               }}
             >
-              take {bandName(band)} out
+              Remove {bandName(band)}
             </button>
           )}
         </>

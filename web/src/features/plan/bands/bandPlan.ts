@@ -83,6 +83,25 @@ export function bandsOfService(service: Service, region: number): Offered[] {
     .filter((b) => b.frequencyMHz > 0);
 }
 
+/** The name of the usual band that a frequency lies on; undefined on none, where the frequency is name enough. */
+export function nameAt(frequencyMHz: number): string | undefined {
+  return SERVICES[0]?.bands.find((b) =>
+    b.byRegion.some(
+      (f) => f > 0 && Math.max(f, frequencyMHz) < SAME_BAND * Math.min(f, frequencyMHz),
+    ),
+  )?.name;
+}
+
+/** The name of a band whose frequency becomes another: its band's, unless somebody typed one. */
+export function nameAfter(
+  name: string | undefined,
+  fromMHz: number,
+  toMHz: number,
+): string | undefined {
+  const isTyped = name !== undefined && name !== '' && name !== nameAt(fromMHz);
+  return isTyped ? name : nameAt(toMHz);
+}
+
 /** The amateur band to offer next: above the highest there is, or else the lowest that is missing. */
 export function nextBand(present: number[], region: number): Offered {
   const [amateur] = SERVICES;
@@ -92,7 +111,6 @@ export function nextBand(present: number[], region: number): Offered {
   );
   const highest = Math.max(0, ...present);
   return (
-    missing.find((b) => b.frequencyMHz > highest) ??
-    missing[0] ?? { name: 'new', frequencyMHz: 145 }
+    missing.find((b) => b.frequencyMHz > highest) ?? missing[0] ?? { name: '', frequencyMHz: 145 }
   );
 }

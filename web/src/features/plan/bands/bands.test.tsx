@@ -70,7 +70,7 @@ describe('the tabs of the bands', () => {
     expect(screen.getByRole('region', { name: 'bands' }).textContent).toContain('50.1 %');
   });
 
-  it('rename the band in focus', async () => {
+  it('Rename the band in focus', async () => {
     const sheet = onSheet(<BandTabs />);
     const name = screen.getByLabelText('name of the band');
     await userEvent.clear(name);
@@ -81,14 +81,14 @@ describe('the tabs of the bands', () => {
   it('offer no more than a plan may have', () => {
     const many = Array.from({ length: 12 }, (_, i) => ({ id: `b${i}`, frequencyMHz: 10 + i }));
     onSheet(<BandTabs />, { plan: withBands(many) });
-    expect(screen.queryByRole('button', { name: 'add a band' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Add a band' })).toBeNull();
   });
 });
 
 describe('a band more', () => {
   it('is one of the region, put into focus', async () => {
     const sheet = onSheet(<AddBand />);
-    await userEvent.click(screen.getByRole('button', { name: 'add a band' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a band' }));
     await userEvent.click(screen.getByRole('button', { name: '20 m' }));
     const [command] = commands(sheet);
     expect(command).toMatchObject({
@@ -101,16 +101,16 @@ describe('a band more', () => {
 
   it('is not one that the region does not have', async () => {
     onSheet(<AddBand />);
-    await userEvent.click(screen.getByRole('button', { name: 'add a band' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Add a band' }));
     expect(screen.queryByRole('button', { name: '1.25 m' })).toBeNull();
     expect(screen.getByRole('button', { name: 'PMR 446' })).toBeTruthy();
   });
 
   it('is a frequency of one’s own, above what there is', async () => {
     const sheet = onSheet(<AddBand />);
-    await userEvent.click(screen.getByRole('button', { name: 'add a band' }));
-    await userEvent.click(screen.getByText('a frequency of my own'));
-    expect(commands(sheet)[0]).toMatchObject({ band: { name: 'new', frequencyMHz: 1296 } });
+    await userEvent.click(screen.getByRole('button', { name: 'Add a band' }));
+    await userEvent.click(screen.getByText('Type a frequency of my own'));
+    expect(commands(sheet)[0]).toMatchObject({ band: { frequencyMHz: 1296 } });
   });
 });
 
@@ -124,7 +124,7 @@ describe('the band in focus', () => {
   it('takes its matching along to another frequency where that was the usual one', () => {
     const sheet = focused({ frequencyMHz: 145, matching: 'NONE' });
     type('frequency', '7.1');
-    expect(commands(sheet).at(-1)).toEqual({
+    expect(commands(sheet).at(-1)).toMatchObject({
       do: 'setFrequency',
       band: 0,
       frequencyMHz: 7.1,
@@ -153,7 +153,7 @@ describe('the band in focus', () => {
     const sheet = onSheet(<FocusedBand band={band} index={1} />, { plan, focus: 1 });
     await userEvent.click(screen.getByRole('button', { name: 'more about 70 cm' }));
     type('antenna gain', '12');
-    await userEvent.click(screen.getByText('take 70 cm out'));
+    await userEvent.click(screen.getByText('Remove 70 cm'));
     expect(commands(sheet)).toEqual([
       { do: 'changeBand', band: 1, change: { antennaGainDbi: 12 } },
       { do: 'removeBand', band: 1 },

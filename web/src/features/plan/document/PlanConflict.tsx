@@ -67,10 +67,10 @@ export function PlanConflict({
       </table>
       <span className="flex gap-5">
         <button type="button" className="action" onClick={() => onKeep(mixed)}>
-          {count === 0 ? 'save mine over it' : 'save as marked'}
+          {count === 0 ? 'Save mine over it' : 'Save as marked'}
         </button>
         <button type="button" className="quiet" onClick={onTheirs}>
-          take theirs instead
+          Take theirs instead
         </button>
       </span>
     </div>

@@ -80,7 +80,7 @@ export function TitleBlock({ editing }: { editing: PlanEditing }) {
         disabled={!editing.canUndo}
         onClick={editing.undo}
       >
-        undo
+        Undo
       </button>
       <button
         type="button"
@@ -88,7 +88,7 @@ export function TitleBlock({ editing }: { editing: PlanEditing }) {
         disabled={!editing.canRedo}
         onClick={editing.redo}
       >
-        redo
+        Redo
       </button>
     </footer>
   );

@@ -12,7 +12,7 @@ const run = (...commands: Command[]) => runOf(commands.reduce(apply, newPlan()))
 
 describe('the run', () => {
   it('takes an element in at a gap', () => {
-    expect(run({ do: 'addElement', at: 2, element: arrestor }).map((e) => e.kind)).toEqual([
+    expect(run({ do: 'addElements', at: 2, elements: [arrestor] }).map((e) => e.kind)).toEqual([
       'JOINT',
       'LINE',
       'DEVICE',

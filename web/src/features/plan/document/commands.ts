@@ -11,7 +11,16 @@ import type {
   Radio,
   Requirement,
 } from './model';
-import { bandsOf, newId, ownCablesOf, powerOn, radioOf, requirementsOf, runOf } from './model';
+import {
+  bandsOf,
+  MOST_ELEMENTS,
+  newId,
+  ownCablesOf,
+  powerOn,
+  radioOf,
+  requirementsOf,
+  runOf,
+} from './model';
 
 /**
  * A command, and for one that speaks of the cable that is drawn the run with that cable in it: where the plan follows the
@@ -28,7 +37,7 @@ type Step =
   | { do: 'setWeather'; wet: boolean }
   | { do: 'setLength'; element: number; lengthM: number; stroke?: string }
   | { do: 'changeElement'; element: number; to: Element }
-  | { do: 'addElement'; at: number; element: Element }
+  | { do: 'addElements'; at: number; elements: Element[] }
   | { do: 'moveElement'; from: number; to: number }
   | { do: 'removeElement'; element: number }
   | { do: 'duplicateElement'; element: number }
@@ -40,7 +49,14 @@ type Step =
   | { do: 'addBand'; band: Band }
   | { do: 'removeBand'; band: number }
   | { do: 'renameBand'; band: number; name: string }
-  | { do: 'setFrequency'; band: number; frequencyMHz: number; matching: Matching }
+  | {
+      do: 'setFrequency';
+      band: number;
+      frequencyMHz: number;
+      matching: Matching;
+      /** Undefined for what is called by its frequency. */
+      name: string | undefined;
+    }
   | { do: 'readAnew'; band: number }
   | { do: 'setMatching'; band: number; matching: Matching }
   | { do: 'changeBand'; band: number; change: Partial<Band> }
@@ -87,8 +103,13 @@ function applied(plan: Plan, command: Command): Plan {
       return withAssessment(plan, { wet: command.wet });
     case 'changeElement':
       return withElement(plan, command.element, () => command.to);
-    case 'addElement':
-      return withRun(plan, runOf(plan).toSpliced(command.at, 0, command.element));
+    case 'addElements':
+      return withRun(
+        plan,
+        runOf(plan)
+          .toSpliced(command.at, 0, ...command.elements)
+          .slice(0, MOST_ELEMENTS),
+      );
     case 'moveElement':
       return moveElement(plan, command.from, command.to);
     case 'removeElement':
@@ -120,6 +141,7 @@ function applied(plan: Plan, command: Command): Plan {
       return withBand(plan, command.band, {
         frequencyMHz: command.frequencyMHz,
         matching: command.matching,
+        name: command.name,
       });
     case 'readAnew':
       return withBand(plan, command.band, {

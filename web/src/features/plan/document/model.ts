@@ -1,3 +1,4 @@
+import { frequencyText } from '../../../units';
 import type { ComparisonRequest, CableType, Schemas, StoredPlan } from '../../../api';
 
 export type Document = Schemas['PlanDocument'];
@@ -44,6 +45,11 @@ export function planOf(stored: StoredPlan): Plan {
 
 export function runOf(plan: Plan): Element[] {
   return plan.document.assessment?.run ?? [];
+}
+
+/** Index of the cable that is up for choice, where a walk along the run begins. */
+export function cableOf(run: Element[]): number {
+  return run.findIndex((e) => e.kind === 'LINE' && e.candidate);
 }
 
 export function bandsOf(plan: Plan): Band[] {
@@ -135,7 +141,7 @@ export function revisionNumber(version: number): number {
 
 /** What a band is called: its own name, or its frequency. */
 export function bandName(band: Band | undefined): string {
-  return band?.name || `${band?.frequencyMHz ?? '?'} MHz`;
+  return band?.name || (band?.frequencyMHz ? frequencyText(band.frequencyMHz) : 'a band');
 }
 
 /** The ledger that a plan asks for, with the elements of some of its cells. */
@@ -167,7 +173,7 @@ export function newId(): string {
 export function band(name: string, frequencyMHz: number): Band {
   return {
     id: newId(),
-    name,
+    ...(name && { name }),
     frequencyMHz,
     matching: usualMatching(frequencyMHz),
     load: { swr: 1.5 },

@@ -155,6 +155,27 @@ export function reasonFor(use: Use | undefined, asked: Requirement): string | nu
   return (isAsPreset && preset?.reasons[asked.kind]) || null;
 }
 
+const METRES_PER_FOOT = 0.3048;
+
+/** What is usually cut longer: for each end, for the drip loop, and so that an end can be renewed. */
+const IN_METRES = { eachEndM: 0.1, dripLoopM: 0.3, serviceLoopM: 0.5 };
+const IN_FEET = {
+  eachEndM: 0.5 * METRES_PER_FOOT,
+  dripLoopM: METRES_PER_FOOT,
+  serviceLoopM: 1.5 * METRES_PER_FOOT,
+};
+
+/** Lengths are round in the unit that they are read in: 20 m, or 65 ft. */
+function inRoundLengths(run: Element[], lengths: 'METRES' | 'FEET'): Element[] {
+  if (lengths === 'METRES') return run;
+  const round = (m: number) => 5 * Math.max(1, Math.round(m / METRES_PER_FOOT / 5));
+  return run.map((e) =>
+    e.kind === 'LINE'
+      ? { ...e, lengthM: Number((round(e.lengthM ?? 0) * METRES_PER_FOOT).toFixed(6)) }
+      : e,
+  );
+}
+
 /**
  * A new plan: it shows something at once and can be changed in every part.
  *
@@ -162,7 +183,11 @@ export function reasonFor(use: Use | undefined, asked: Requirement): string | nu
  */
 export function newPlan(
   use: Use = 'HOME_RUN',
-  own: { preference?: Preference; flatJointLossDb?: number | null } = {},
+  own: {
+    preference?: Preference;
+    flatJointLossDb?: number | null;
+    lengths?: 'METRES' | 'FEET';
+  } = {},
 ): Plan {
   const preset = PRESETS.find((p) => p.use === use) ?? PRESETS[0];
   if (!preset) throw new Error('there is no preset');
@@ -177,11 +202,13 @@ export function newPlan(
         radio: preset.radio,
         ambientC: 20,
         ...(flat !== null && { flatJointLossDb: flat }),
-        run: preset.run,
+        run: inRoundLengths(preset.run, own.lengths ?? 'METRES'),
         bands: preset.bands(),
       },
       requirements: preset.asked,
       candidates: [],
+      picked: false,
+      purchase: { allowances: own.lengths === 'FEET' ? IN_FEET : IN_METRES },
       preference: (use === 'HOME_RUN' && own.preference) || preset.preference,
     },
   };

@@ -41,7 +41,7 @@ export function KitLine() {
             className="quiet"
             onClick={() => command({ do: 'pick', run: runWith(plan, best) })}
           >
-            lay it
+            Use this kit
           </button>
         </>
       ) : (

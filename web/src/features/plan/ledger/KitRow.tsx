@@ -70,10 +70,10 @@ export function KitRow({ wide, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
           <button
             type="button"
             className="quiet shrink-0"
-            aria-label={`lay ${kitName(kit)} into the run`}
+            aria-label={`Use ${kitName(kit)} in the run`}
             onClick={() => command({ do: 'pick', run: runWith(plan, kit) })}
           >
-            lay it
+            Use this kit
           </button>
         </span>
       </td>
@@ -96,11 +96,11 @@ function PackIt({ name, kit }: { name: string; kit: FoundKit }) {
     <button
       type="button"
       className="quiet shrink-0"
-      aria-label={`pack ${kitName(kit)}`}
+      aria-label={`Pack ${kitName(kit)}`}
       title={pack.error?.message ?? 'with its adapters and a spare'}
       onClick={() => pack.mutate()}
     >
-      pack it
+      Pack it
     </button>
   );
 }

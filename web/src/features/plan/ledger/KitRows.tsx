@@ -44,7 +44,7 @@ export function KitRows(layout: LedgerLayout) {
               aria-expanded={open}
               onClick={() => setOpen(!open)}
             >
-              {open ? 'only the first' : `${more} other ${more === 1 ? 'way' : 'ways'}`}
+              {open ? 'Show only the first' : `Show ${more} other ${more === 1 ? 'way' : 'ways'}`}
             </button>
           )}{' '}
           <Link className="quiet underline" to="/locker">

@@ -51,7 +51,7 @@ export function LedgerBar() {
       >
         {base && (
           <button type="button" className="quiet" onClick={() => sift({ base: null })}>
-            against {base.name} ×
+            Read figures as they are, not against {base.name}
           </button>
         )}
         <input
@@ -70,10 +70,10 @@ export function LedgerBar() {
           aria-pressed={filter.hideFailing}
           onClick={() => sift({ hideFailing: !filter.hideFailing })}
         >
-          hide what fails
+          Hide what fails
         </button>
         <button type="button" className="quiet" onClick={() => put({ mix: 'open' })}>
-          try a mix
+          Try a mix
         </button>
         <button
           type="button"
@@ -81,10 +81,10 @@ export function LedgerBar() {
           disabled={rows.length === 0}
           onClick={() => saveLedger(`${plan.name}, ledger`, rows, bands, firstReason)}
         >
-          CSV
+          Save as CSV
         </button>
         <button type="button" className="quiet" onClick={() => put({ own: 'new' })}>
-          add a figure of my own
+          Add a figure of my own
         </button>
         <Choice<Preference>
           label="order of the rows"

@@ -33,7 +33,7 @@ export function MixPanel() {
           className="quiet ml-auto"
           onClick={() => address.put({ mix: undefined })}
         >
-          close
+          Close
         </button>
       </p>
       {mixes.isTooLong && (
@@ -153,10 +153,10 @@ function Mix({ row, onLay }: { row: Row; onLay: () => void }) {
       <button
         type="button"
         className="quiet ml-auto"
-        aria-label={`lay ${row.name} into the run`}
+        aria-label={`Use ${row.name} in the run`}
         onClick={onLay}
       >
-        lay it
+        Use this mix
       </button>
     </li>
   );

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
-import { useKept } from '../../../ui';
+import { Labelled, useKept } from '../../../ui';
 import { ownCablesOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import type { OwnDraft } from './ownDraft';
@@ -102,37 +102,15 @@ export function OwnFigure() {
           {cable ? 'Change the row' : 'Add the row'}
         </button>
         <button type="button" className="quiet" onClick={close}>
-          leave it
+          Cancel
         </button>
         {cable?.id !== undefined && (
           <button type="button" className="quiet" onClick={() => remove(cable.id ?? '')}>
-            remove
+            Remove
           </button>
         )}
       </span>
     </form>
-  );
-}
-
-function Labelled({
-  text,
-  trouble,
-  children,
-}: {
-  text: string;
-  trouble: string | undefined;
-  children: React.ReactNode;
-}) {
-  return (
-    <label className="flex flex-col">
-      <span className="text-small text-soft">{text}</span>
-      {children}
-      {trouble && (
-        <span role="alert" className="max-w-44 text-small text-fail">
-          {trouble}
-        </span>
-      )}
-    </label>
   );
 }
 
@@ -156,6 +134,7 @@ function SheetRows({
           <span className="flex gap-1">
             <input
               aria-label={`frequency of row ${i + 1}, MHz`}
+              aria-describedby={troubleOf(i) ? `own-row-${i}` : undefined}
               className="boxed figures w-[9ch] text-right"
               placeholder={['145', '433', '1296'][i]}
               value={point.frequency}
@@ -163,13 +142,14 @@ function SheetRows({
             />
             <input
               aria-label={`attenuation of row ${i + 1}, ${per}`}
+              aria-describedby={troubleOf(i) ? `own-row-${i}` : undefined}
               className="boxed figures w-[7ch] text-right"
               value={point.attenuation}
               onChange={(e) => onChange(i, { attenuation: e.target.value })}
             />
           </span>
           {troubleOf(i) && (
-            <span role="alert" className="max-w-44 text-small text-fail">
+            <span id={`own-row-${i}`} role="alert" className="max-w-44 text-small text-fail">
               {troubleOf(i)}
             </span>
           )}

@@ -35,7 +35,7 @@ export function RowMore({ row }: { row: Row }) {
         <KeptInSight row={row} />
         {ownCablesOf(plan).some((c) => c.id === row.id) && (
           <button type="button" className="quiet" onClick={() => address.put({ own: row.id })}>
-            change or remove this figure of my own
+            Change or remove this figure of my own
           </button>
         )}
       </div>
@@ -65,7 +65,7 @@ function KeptInSight({ row }: { row: Row }) {
           })
         }
       >
-        {isPinned ? 'let it go' : 'keep it in sight'}
+        {isPinned ? 'Unpin it' : 'Pin it'}
       </button>
       <button
         type="button"
@@ -73,7 +73,7 @@ function KeptInSight({ row }: { row: Row }) {
         aria-pressed={isBase}
         onClick={() => sift({ base: isBase ? null : row.id })}
       >
-        {isBase ? 'read figures as they are' : 'read the others against it'}
+        {isBase ? 'Read figures as they are' : 'Read the others against it'}
       </button>
     </span>
   );

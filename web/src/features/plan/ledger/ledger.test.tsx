@@ -71,8 +71,8 @@ describe('the ledger', () => {
     const sheet = onSheet(<Ledger />, { ledger });
     await userEvent.click(screen.getByRole('button', { name: 'more about Foam 5' }));
     expect(screen.getByText('A figure of your own.')).toBeTruthy();
-    await userEvent.click(screen.getByText('keep it in sight'));
-    await userEvent.click(screen.getByText('read the others against it'));
+    await userEvent.click(screen.getByText('Pin it'));
+    await userEvent.click(screen.getByText('Read the others against it'));
     expect(vi.mocked(sheet.address.sift).mock.calls).toEqual([
       [{ pinned: ['foam-5'] }],
       [{ base: 'foam-5' }],
@@ -125,9 +125,9 @@ describe('the bar above it', () => {
 
   it('opens what is added', async () => {
     const sheet = onSheet(<LedgerBar />, { ledger });
-    await userEvent.click(screen.getByText('try a mix'));
-    await userEvent.click(screen.getByText('add a figure of my own'));
-    await userEvent.click(screen.getByText('hide what fails'));
+    await userEvent.click(screen.getByText('Try a mix'));
+    await userEvent.click(screen.getByText('Add a figure of my own'));
+    await userEvent.click(screen.getByText('Hide what fails'));
     expect(vi.mocked(sheet.address.put).mock.calls).toEqual([[{ mix: 'open' }], [{ own: 'new' }]]);
     expect(sheet.address.sift).toHaveBeenCalledWith({ hideFailing: true });
   });

@@ -51,7 +51,7 @@ export function Decisions() {
                 className="quiet block text-fine"
                 onClick={() => withdraw.mutate(d.id)}
               >
-                withdraw this choice
+                Withdraw this choice
               </button>
             )}
           </li>

@@ -119,14 +119,14 @@ describe('what was chosen', () => {
       'POST /api/plans/{id}/decisions/{decision}/withdrawal': () => ({}),
     });
     expect(screen.getByText('“It is on the shelf.”')).toBeTruthy();
-    await userEvent.click(screen.getByText('withdraw this choice'));
+    await userEvent.click(screen.getByText('Withdraw this choice'));
     expect(asked[0]?.params).toEqual({ id: 'p1', decision: 'd1' });
   });
 
   it('and withdrawn is struck out, and not withdrawn again', () => {
     onSheet(<Decisions />, { decisions: [decision({ withdrawnAt: '2030-05-05T10:00:00Z' })] });
     expect(screen.getByText('Foam 10').closest('li')?.className).toContain('line-through');
-    expect(screen.queryByText('withdraw this choice')).toBeNull();
+    expect(screen.queryByText('Withdraw this choice')).toBeNull();
   });
 });
 

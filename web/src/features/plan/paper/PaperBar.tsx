@@ -54,10 +54,10 @@ export function PaperBar({
         disabled={saving === 'saving'}
         onClick={() => void pdf()}
       >
-        {saving === 'saving' ? 'writing the PDF …' : 'PDF file'}
+        {saving === 'saving' ? 'writing the PDF …' : 'Save as PDF'}
       </button>
       <a className="quiet" href={`/api/transfers/plans/${planId}`} download>
-        plan as a file
+        Save the plan as a file
       </a>
       <span className="inline-flex items-baseline gap-2">
         <span className="text-soft">drawing:</span>

@@ -88,10 +88,10 @@ export function AboutRequirement({
           className="quiet"
           onClick={() => onChange({ ...asked, off: asked.off ? undefined : true })}
         >
-          {asked.off ? 'ask it again' : 'put it aside'}
+          {asked.off ? 'Ask it again' : 'Put it aside'}
         </button>
         <button type="button" className="quiet" onClick={onDrop}>
-          ask it no more
+          Remove it
         </button>
       </span>
     </>

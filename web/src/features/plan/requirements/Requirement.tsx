@@ -26,11 +26,12 @@ export function Requirement({ asked, index }: { asked: Asked; index: number }) {
       data-asked={kind}
       className={`inline-flex flex-wrap items-baseline gap-x-1 ${asked.off ? 'text-soft line-through' : ''}`}
     >
+      {asked.off && <span className="sr-only">put aside:</span>}
       {field && (
         <>
           <span className="text-soft">{said.lead}</span>
           <QuantityField
-            label={`asked for: ${said.name}`}
+            label={`asked for: ${said.name}${asked.off ? ', put aside' : ''}`}
             keptAs={`asked ${kind} ${asked.bandId ?? ''}`}
             kind={field.kind}
             unit={measure?.unit ?? ''}
@@ -49,7 +50,7 @@ export function Requirement({ asked, index }: { asked: Asked; index: number }) {
         </>
       )}
       <OpensInPlace
-        label={`about “${said.name}”`}
+        label={`about “${said.name}”${asked.off ? ', which is put aside' : ''}`}
         text={rest || '…'}
         className={`in-place min-h-6 ${field ? 'text-soft' : 'font-semibold'}`}
       >

@@ -98,13 +98,13 @@ describe('a requirement opens', () => {
 
   it('to be put aside, and taken up again', async () => {
     const sheet = await opened({ kind: 'SUN' });
-    await userEvent.click(screen.getByText('put it aside'));
+    await userEvent.click(screen.getByText('Put it aside'));
     expect(commands(sheet)).toEqual([
       { do: 'changeAsked', asked: 0, to: { kind: 'SUN', off: true } },
     ]);
     cleanup();
     const again = await opened({ kind: 'SUN', off: true });
-    await userEvent.click(screen.getByText('ask it again'));
+    await userEvent.click(screen.getByText('Ask it again'));
     expect(commands(again)).toEqual([
       { do: 'changeAsked', asked: 0, to: { kind: 'SUN', off: undefined } },
     ]);
@@ -112,9 +112,9 @@ describe('a requirement opens', () => {
 
   it('to be dropped', async () => {
     const sheet = await opened({ kind: 'SUN' });
-    await userEvent.click(screen.getByText('ask it no more'));
+    await userEvent.click(screen.getByText('Remove it'));
     expect(commands(sheet)).toEqual([{ do: 'dropAsked', asked: 0 }]);
-    expect(screen.queryByText('ask it no more')).toBeNull();
+    expect(screen.queryByText('Remove it')).toBeNull();
   });
 
   it('to say how much of the run hangs on the mast', async () => {

@@ -39,7 +39,7 @@ export function AboutRadio() {
           className="quiet text-left"
           onClick={() => command({ do: 'changeRadio', change: { powerW: 10, duty: 0.25 } })}
         >
-          it sends, too: 10 W
+          Make it send, too: 10 W
         </button>
       ) : (
         <WhenSending powerW={powerW} />
@@ -109,7 +109,7 @@ function WhenSending({ powerW }: { powerW: number }) {
         className="quiet text-left"
         onClick={() => command({ do: 'changeRadio', change: { powerW: undefined } })}
       >
-        it only listens
+        Make it listen only
       </button>
     </>
   );

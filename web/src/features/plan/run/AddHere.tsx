@@ -3,7 +3,7 @@ import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
 import { useSheet } from '../sheetContext';
-import { offersFor } from './readElement';
+import { notKnown, offersFor } from './readElement';
 
 interface Props {
   /** Where in the run the new element will stand. */
@@ -40,7 +40,11 @@ function Offers({ at, close }: { at: number; close: () => void }) {
   function take(index: number) {
     const offer = offers[index];
     if (!offer) return;
-    command({ do: 'addElement', at, element: offer.element() });
+    command({
+      do: 'addElements',
+      at,
+      elements: Array.from({ length: offer.count ?? 1 }, () => offer.element()),
+    });
     close();
   }
 
@@ -53,7 +57,7 @@ function Offers({ at, close }: { at: number; close: () => void }) {
         aria-controls="offers"
         aria-activedescendant={offers.length > 0 ? `offer-${marked}` : undefined}
         autoComplete="off"
-        placeholder="2 m RG-58, N, arrestor, 4:1 …"
+        placeholder="2 m RG-58, N barrel, arrestor, 4:1 …"
         className="boxed"
         value={typed}
         onChange={(e) => {
@@ -96,8 +100,7 @@ function Offers({ at, close }: { at: number; close: () => void }) {
       </ul>
       {offers.length === 0 && (
         <p role="alert" className="text-fail">
-          Nothing here is called “{typed.trim()}”. Type the name of a cable, a connector or a
-          device.
+          {notKnown(typed, offersFor('', catalogue, connectors, lengths))}
         </p>
       )}
     </>

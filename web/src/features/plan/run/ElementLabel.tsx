@@ -41,12 +41,7 @@ export function ElementLabel({
           className={`text-fine ${isLine ? 'font-semibold' : ''}`}
         />
         {isLine && (
-          <LengthField
-            element={element}
-            index={index}
-            label={lengthLabel(element, sheet)}
-            isStop={isStop}
-          />
+          <LengthField element={element} index={index} label={lengthLabel(element, sheet)} />
         )}
       </span>
       <span

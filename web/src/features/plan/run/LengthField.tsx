@@ -9,13 +9,10 @@ export function LengthField({
   element,
   index,
   label,
-  isStop,
 }: {
   element: Line;
   index: number;
   label: string;
-  /** Whether Tab stops here. */
-  isStop?: boolean;
 }) {
   const { command, trouble } = useSheet();
   const { lengths } = usePreferences();
@@ -29,7 +26,6 @@ export function LengthField({
       value={element.lengthM}
       least={0.01}
       step={{ small: 0.1, large: 1 }}
-      isStop={isStop}
       show={(v) => lengthFigure(v, lengths)}
       say={(v) => lengthText(v, lengths)}
       className="font-semibold"

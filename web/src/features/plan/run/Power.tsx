@@ -1,6 +1,6 @@
 import type { Level } from '../../../units';
 import { FULL, MIDDLE } from './marks';
-import { ribbonPath, thicknesses } from './ribbonLayout';
+import { ribbonPath, thicknesses, ticks } from './ribbonLayout';
 import type { Slot } from './ribbonLayout';
 
 /** Copper is radio power and nothing else; a received signal is drawn in ink. */
@@ -40,6 +40,17 @@ export function Power({
       />
       <rect x={0} y={MIDDLE - entering / 2} width={width} height={entering} fill="url(#ash)" />
       <path d={ribbonPath(slots, thickness, MIDDLE)} fill={colour} data-testid="copper" />
+      {ticks(levels, FULL).map((i) => (
+        <path
+          key={i}
+          d={`M${middleX(slots[i])} ${MIDDLE + (thickness[i] ?? FULL) / 2 - 6}v5`}
+          stroke="var(--paper)"
+          strokeWidth="1.5"
+          data-testid="tick"
+        >
+          <title>a loss too small to be seen</title>
+        </path>
+      ))}
       <path
         d={`M0 ${MIDDLE - entering / 2}H${width}M0 ${MIDDLE + entering / 2}H${width}`}
         stroke="var(--ink)"
@@ -47,6 +58,10 @@ export function Power({
       />
     </>
   );
+}
+
+function middleX(slot: Slot | undefined): number {
+  return slot ? slot.x + slot.width / 2 : 0;
 }
 
 /** Another row over it, as a thin outline. */

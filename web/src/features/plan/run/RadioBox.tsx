@@ -1,3 +1,4 @@
+import { useLocation } from 'react-router';
 import { OpensInPlace, QuantityField } from '../../../ui';
 import { plain, powerText } from '../../../units';
 import { bandName, powerOn } from '../document/model';
@@ -37,15 +38,23 @@ export function RadioName({ className }: { className: string }) {
   );
 }
 
+/** After the power comes the length. */
+function toLength() {
+  document.querySelector<HTMLInputElement>('input[aria-label="length"]')?.focus();
+}
+
 /** Its power on the band in focus; a receiver has none. */
 export function RadioPower({ className }: { className: string }) {
   const sheet = useSheet();
   const { plan, band, trouble } = sheet;
   const powerW = powerOn(plan, band);
+  const isNew = (useLocation().state as { isNew?: boolean } | null)?.isNew === true;
   if (powerW === null) return null;
   return (
     <QuantityField
       label="radio power"
+      autoFocus={isNew}
+      onEnter={toLength}
       keptAs={`power ${band?.powerW === undefined ? '' : (band.id ?? '')}`}
       kind="power"
       unit="w"

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
 import { useWidth } from '../../../ui';
 import { shownReading } from '../../../units';
-import { MOST_ELEMENTS, powerOn, runOf } from '../document/model';
+import { cableOf, MOST_ELEMENTS, powerOn, runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { AddHere } from './AddHere';
 import { Arriving } from './Arriving';
@@ -29,7 +29,7 @@ export function Ribbon() {
   const { reading } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const run = runOf(plan);
-  const walk = useWalk(run.length, command);
+  const walk = useWalk(run.length, command, cableOf(run));
   const [asTable, setAsTable] = useState(false);
   const [place, setPlace] = useState<PlaceOnRibbon | null>(null);
   const runWidth = Math.max(
@@ -72,7 +72,7 @@ export function Ribbon() {
           className="quiet absolute bottom-0 left-0 text-small print:hidden"
           onClick={() => setAsTable(!asTable)}
         >
-          {asTable ? 'without the table' : 'as a table'}
+          {asTable ? 'Hide the table' : 'Show as a table'}
         </button>
       </div>
       {run.length === 0 && <p className="text-soft">{sentences.emptyRun}</p>}

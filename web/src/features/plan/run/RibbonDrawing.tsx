@@ -5,7 +5,7 @@ import type { Reading } from '../../../units';
 import { bandName, powerOn, runOf } from '../document/model';
 import type { Sheet } from '../sheetContext';
 import { asAnswered, useSheet } from '../sheetContext';
-import { AntennaMark, BOTTOM, BreakMark, ElementMark, TOP } from './marks';
+import { AntennaMark, BOTTOM, BreakMark, ElementMark, PreamplifierMark, TOP } from './marks';
 import { Outline, Power } from './Power';
 import { isCompressed, levelsOf, placeAt } from './ribbonLayout';
 import type { Place } from './ribbonLayout';
@@ -46,6 +46,8 @@ export function RibbonDrawing({
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const end = endOf(slots, runWidth);
+  const preamplifierDb =
+    radioW === null ? plan.document.assessment?.receiver?.preamplifierGainDb : undefined;
   return (
     <svg
       width={RUN_LEFT + runWidth + ANTENNA_WIDTH}
@@ -89,6 +91,7 @@ export function RibbonDrawing({
           />
         )}
         <AntennaMark x={end} />
+        {preamplifierDb !== undefined && <PreamplifierMark x={end - 16} gainDb={preamplifierDb} />}
       </g>
     </svg>
   );

@@ -3,7 +3,7 @@ import { usePreferences } from '../../../app/preferences';
 import { figureOf, shownReading, unitOf } from '../../../units';
 import type { Level } from '../../../units';
 import type { Element } from '../document/model';
-import { powerOn, runOf } from '../document/model';
+import { cableOf, powerOn, runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { UprightLabel } from './UprightLabel';
 import { useWalk } from './useWalk';
@@ -23,7 +23,7 @@ export function UprightRibbon() {
   const { plan, band, assessment, profile, stale, command } = useSheet();
   const { reading } = usePreferences();
   const run = runOf(plan);
-  const walk = useWalk(run.length, command);
+  const walk = useWalk(run.length, command, cableOf(run));
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const levels = assessment ? levelsOf(assessment, radioW) : [];

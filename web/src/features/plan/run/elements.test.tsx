@@ -45,7 +45,7 @@ describe('an element of the run', () => {
     const sheet = await opened(1);
     await userEvent.click(screen.getByText('Split in the middle'));
     await userEvent.click(screen.getByRole('button'));
-    await userEvent.click(screen.getByText('duplicate'));
+    await userEvent.click(screen.getByText('Duplicate'));
     await userEvent.click(screen.getByRole('button'));
     await userEvent.click(screen.getByText('Take out'));
     expect(commands(sheet)).toEqual([
@@ -58,7 +58,7 @@ describe('an element of the run', () => {
   it('of the locker is neither split nor doubled', async () => {
     await opened(0, planOfRun([line({ pieceId: 'p', name: 'Quay 30', candidate: undefined })]));
     expect(screen.queryByText('Split in the middle')).toBeNull();
-    expect(screen.queryByText('duplicate')).toBeNull();
+    expect(screen.queryByText('Duplicate')).toBeNull();
     expect(screen.getByText(/A piece of yours/)).toBeTruthy();
   });
 
@@ -158,13 +158,13 @@ describe('the radio', () => {
     };
     const receiver = onSheet(<RadioName className="" />, { plan: listening });
     await userEvent.click(screen.getByRole('button', { name: 'about the receiver' }));
-    await userEvent.click(screen.getByText(/it sends, too/));
+    await userEvent.click(screen.getByText(/Make it send, too/));
     expect(commands(receiver)).toEqual([{ do: 'changeRadio', change: { powerW: 10, duty: 0.25 } }]);
     cleanup();
     const sender = onSheet(<RadioName className="" />);
     await userEvent.click(screen.getByRole('button', { name: 'about the radio' }));
     await userEvent.selectOptions(screen.getByLabelText('mode'), '0.25');
-    await userEvent.click(screen.getByText('it only listens'));
+    await userEvent.click(screen.getByText('Make it listen only'));
     expect(commands(sender)).toEqual([
       { do: 'changeRadio', change: { duty: 0.25 } },
       { do: 'changeRadio', change: { powerW: undefined } },

@@ -52,6 +52,17 @@ function coil(x: number, side: 1 | -1): string {
   return `M${x - side * 2} ${MIDDLE - 24}${turns}`;
 }
 
+/** A preamplifier, which points the way the signal goes: from the antenna to the receiver. */
+export function PreamplifierMark({ x, gainDb }: { x: number; gainDb: number }) {
+  return (
+    <g stroke="var(--ink)" strokeWidth="1.25" fill="var(--paper)" data-testid="preamplifier">
+      <title>preamplifier at the antenna, {gainDb} dB</title>
+      <path d={`M${x + 11} ${MIDDLE - 13}V${MIDDLE + 13}L${x - 11} ${MIDDLE}Z`} />
+      <path d={`M${x - 1} ${MIDDLE}h7M${x + 2.5} ${MIDDLE - 3.5}v7`} />
+    </g>
+  );
+}
+
 /** A line that is drawn shorter than its neighbours' scale is broken, as on a drawing. */
 export function BreakMark({ x }: { x: number }) {
   const edge = (dx: number) =>

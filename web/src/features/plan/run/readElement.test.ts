@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CableType, Connector, Piece } from '../../../api';
-import { offersFor } from './readElement';
+import { notKnown, offersFor } from './readElement';
 
 const CATALOGUE = [
   { key: 'rg-58', name: 'RG-58', balanced: false },
@@ -35,10 +35,41 @@ describe('what is typed into a gap', () => {
   });
 
   it('is found by any of its words, and nothing where nothing fits', () => {
-    expect(texts('10 foam')).toEqual(['Foam 10', 'Foam 10 flex']);
+    expect(texts('10 foam')).toEqual([
+      'Foam 10',
+      'Foam 10 flex',
+      'Foam 10 pigtail',
+      'Foam 10 flex pigtail',
+    ]);
     expect(texts('balanced')).toEqual(['Window line 450 Ω']);
     expect(texts('hosepipe')).toEqual([]);
     expect(texts('').length).toBeGreaterThan(10);
+  });
+
+  it('knows the words of the trade', () => {
+    expect(first('N barrel')).toMatchObject({ kind: 'JOINT', connectorKey: 'n', barrel: true });
+    expect(first('n 0.2 dB')).toMatchObject({ connectorKey: 'n', lossDb: 0.2 });
+    expect(first('rg-58 pigtail')).toMatchObject({ kind: 'LINE', lengthM: 0.5 });
+    expect(first('jumper 3 m rg-58')).toMatchObject({ cableKey: 'rg-58', lengthM: 3 });
+    expect(first('splitter 1:4')).toMatchObject({ kind: 'DEVICE', lossDb: 6.52 });
+    expect(first('attenuator 10 dB')).toMatchObject({ name: 'attenuator', lossDb: 10 });
+    expect(first('bias tee')).toMatchObject({ name: 'bias tee' });
+    expect(first('lightning protector')).toMatchObject({ name: 'arrestor' });
+  });
+
+  it('is as many as are typed, and read out as what it will be', () => {
+    const [three] = offersFor('3 barrels of 0.2 dB', CATALOGUE, CONNECTORS, 'm');
+    expect(three).toMatchObject({ count: 3, text: '3 × UHF barrel, 0.2 dB' });
+    expect(three?.element()).toMatchObject({ barrel: true, lossDb: 0.2 });
+    expect(texts('2 m rg-58')[0]).toBe('RG-58, 2 m');
+  });
+
+  it('says where that stands which is no part of a run, and else the nearest that it knows', () => {
+    const all = offersFor('', CATALOGUE, CONNECTORS, 'm');
+    expect(notKnown('tuner', all)).toContain('set on the ribbon');
+    expect(notKnown('preamplifier', all)).toContain('in the note');
+    expect(notKnown('arestor', all)).toContain('The nearest is arrestor.');
+    expect(notKnown('xyzzy', all)).not.toContain('nearest');
   });
 
   it('gets an id of its own every time', () => {

@@ -10,17 +10,36 @@ export interface Offer {
   text: string;
   /** What it is, in a word. */
   kind: string;
+  /** What else the trade calls it. */
+  also?: string;
+  /** How many of it are put in, one after the other. */
+  count?: number;
   element: () => Element;
 }
 
-/** Devices usually met in a run, with what they usually lose, dB. */
-const DEVICES: readonly { name: string; lossDb: number }[] = [
-  { name: 'arrestor', lossDb: 0.1 },
-  { name: 'antenna switch', lossDb: 0.15 },
-  { name: 'filter', lossDb: 0.5 },
-  { name: 'wattmeter', lossDb: 0.1 },
-  { name: 'choke', lossDb: 0.1 },
+/** Devices usually met in a run, with what they usually lose, dB, and what else they are called. */
+const DEVICES: readonly { name: string; lossDb: number; also?: string }[] = [
+  { name: 'arrestor', lossDb: 0.1, also: 'lightning protector surge' },
+  { name: 'antenna switch', lossDb: 0.15, also: 'coax relay' },
+  { name: 'filter', lossDb: 0.5, also: 'low-pass bandpass notch' },
+  { name: 'wattmeter', lossDb: 0.1, also: 'power SWR meter' },
+  { name: 'choke', lossDb: 0.1, also: 'common-mode ferrite balun 1:1' },
+  { name: 'attenuator', lossDb: 3, also: 'pad' },
+  { name: 'bias tee', lossDb: 0.3, also: 'injector feed' },
+  { name: 'diplexer', lossDb: 0.4, also: 'duplexer triplexer' },
 ];
+
+/** What a splitter to so many ports loses: its split, and what it takes besides. */
+const SPLITTER_EXCESS_DB = 0.5;
+
+function splitter(ports: number): { name: string; lossDb: number } {
+  return {
+    name: `splitter 1:${ports}`,
+    lossDb: Number((10 * Math.log10(ports) + SPLITTER_EXCESS_DB).toFixed(2)),
+  };
+}
+
+const SPLITTERS = [2, 3, 4, 8].map(splitter);
 
 /** Impedance ratios of usual transformers, with what they usually lose, dB. */
 const TRANSFORMERS: readonly { ratio: number; lossDb: number }[] = [
@@ -33,9 +52,17 @@ const TRANSFORMERS: readonly { ratio: number; lossDb: number }[] = [
 ];
 
 const USUAL_LENGTH_M = 2;
+const PIGTAIL_M = 0.5;
 
-/** A quantity at the beginning or the end of what is typed: "2 m RG-58", "RG-58 6ft", "filter 0.3 dB". */
-const QUANTITY = /(^|\s)(\d[\d.,]*\s*(?:m|ft|'|cm|dB))(?=\s|$)/i;
+/** A quantity in what is typed: "2 m RG-58", "RG-58 6ft", "filter 0.3 dB", "3 barrels of 0.2 dB". */
+const QUANTITY = /(^|\s)(\d[\d.,]*\s*(?:m|ft|'|cm|in|dB))(?=\s|$)/i;
+
+/** How many of something: "3 barrels", "2 × N". */
+const COUNT = /^(\d{1,2})\s*(?:×|x)?\s+(?=\p{L})/iu;
+const MOST_AT_ONCE = 12;
+
+/** Words that say nothing of what it is. */
+const LITTLE_WORDS = new Set(['of', 'a', 'an', 'the', 'with', 'each', 'flat', 'at', 'and']);
 
 /** What may be meant by what is typed into a gap; everything there is where nothing is typed. */
 export function offersFor(
@@ -45,15 +72,94 @@ export function offersFor(
   unit: LengthUnit,
   pieces: readonly Piece[] = [],
 ): Offer[] {
-  const quantity = QUANTITY.exec(typed)?.[2];
-  const words = typed
+  const all = [catalogue, connectors, unit, pieces] as const;
+  const asItStands = meantBy(typed.trim(), 1, ...all);
+  const count = COUNT.exec(typed.trim());
+  // "10 foam" is Foam 10; "3 barrels" is three of them
+  return asItStands.length > 0 || !count
+    ? asItStands
+    : meantBy(typed.trim().replace(COUNT, ''), Math.min(MOST_AT_ONCE, Number(count[1])), ...all);
+}
+
+function meantBy(
+  text: string,
+  count: number,
+  catalogue: CableType[],
+  connectors: Connector[],
+  unit: LengthUnit,
+  pieces: readonly Piece[],
+): Offer[] {
+  const quantity = QUANTITY.exec(text)?.[2];
+  const words = text
     .replace(quantity ?? '', ' ')
     .toLowerCase()
     .split(/\s+/)
-    .filter(Boolean);
-  const isMeant = (text: string) => words.every((w) => text.toLowerCase().includes(w));
-  return [...everything(quantity, catalogue, connectors, unit), ...owned(pieces)].filter((o) =>
-    isMeant(`${o.text} ${o.kind}`),
+    .filter((w) => w !== '' && !LITTLE_WORDS.has(w))
+    .map((w) => (w.length > 3 ? w.replace(/s$/, '') : w));
+  const isMeant = (offer: Offer) => {
+    const known = `${offer.text} ${offer.kind} ${offer.also ?? ''}`.toLowerCase();
+    return words.every((w) => known.includes(w));
+  };
+  const wholeWords = (offer: Offer) => {
+    const known = offer.text.toLowerCase().split(/\s+/);
+    return words.filter((w) => known.includes(w)).length;
+  };
+  const meant = [...everything(quantity, catalogue, connectors, unit), ...owned(pieces)]
+    .filter(isMeant)
+    .toSorted((a, b) => wholeWords(b) - wholeWords(a));
+  return meant.map((offer) => ({
+    ...offer,
+    text: saidOf(offer, count, quantity),
+    count,
+  }));
+}
+
+/** What will be put in, as it is read out. */
+function saidOf(offer: Offer, count: number, quantity: string | undefined): string {
+  const element = offer.element();
+  const takesQuantity =
+    quantity !== undefined &&
+    (/db$/i.test(quantity) ? element.kind !== 'LINE' : element.kind === 'LINE') &&
+    offer.kind !== 'piece of mine';
+  return `${count > 1 ? `${count} × ` : ''}${offer.text}${takesQuantity ? `, ${quantity.trim()}` : ''}`;
+}
+
+/** Words of the trade that are no part of a run, and where they stand instead. */
+const ELSEWHERE: readonly { word: RegExp; text: string }[] = [
+  {
+    word: /\b(tuner|transmatch|matching unit|atu)\b/i,
+    text: 'A tuner (matching unit) is set on the ribbon, at the radio or at the antenna.',
+  },
+  {
+    word: /\b(pre-?amp(lifier)?s?|lna)\b/i,
+    text: 'A preamplifier sits at the antenna: its gain is set in the note, beside the noise of the place.',
+  },
+  { word: /\bantennas?\b/i, text: 'The antenna is what the run ends in: set it in its band.' },
+];
+
+/** What to say where nothing is called what is typed: where it stands instead, or the nearest that is known. */
+export function notKnown(typed: string, known: readonly Offer[]): string {
+  const elsewhere = ELSEWHERE.find((e) => e.word.test(typed));
+  if (elsewhere) return elsewhere.text;
+  const nearest = nearestTo(typed.trim().toLowerCase(), known);
+  return `Nothing here is called “${typed.trim()}”.${nearest ? ` The nearest is ${nearest}.` : ''} Type a cable, a connector or a device, such as “2 m RG-58” or “barrel 0.2 dB”.`;
+}
+
+/** The offer that shares most pairs of letters with what is typed. */
+function nearestTo(typed: string, known: readonly Offer[]): string | null {
+  const pairs = pairsOf(typed);
+  const scored = known.map((o) => {
+    const of = pairsOf(o.text.toLowerCase());
+    const shared = [...pairs].filter((p) => of.has(p)).length;
+    return { text: o.text, share: (2 * shared) / Math.max(1, pairs.size + of.size) };
+  });
+  const [best] = scored.toSorted((a, b) => b.share - a.share);
+  return best && best.share > 0.2 ? best.text : null;
+}
+
+function pairsOf(text: string): Set<string> {
+  return new Set(
+    Array.from({ length: Math.max(0, text.length - 1) }, (_, i) => text.slice(i, i + 2)),
   );
 }
 
@@ -92,11 +198,42 @@ function everything(
     ...connectors.filter(isOffered).map((c) => ({
       text: shortConnector(c.name),
       kind: 'joint',
-      element: (): Element => ({ id: newId(), kind: 'JOINT', connectorKey: c.key }),
+      also: 'plug connector PL-259',
+      element: (): Element => ({
+        id: newId(),
+        kind: 'JOINT',
+        connectorKey: c.key,
+        ...(ownLoss !== null && { lossDb: ownLoss }),
+      }),
     })),
-    ...DEVICES.map((d) => ({
+    ...connectors.filter(isOffered).map((c) => ({
+      text: `${shortConnector(c.name)} barrel`,
+      kind: 'barrel',
+      also: 'adapter coupler joiner female',
+      element: (): Element => ({
+        id: newId(),
+        kind: 'JOINT',
+        connectorKey: c.key,
+        barrel: true,
+        name: 'barrel',
+        ...(ownLoss !== null && { lossDb: ownLoss }),
+      }),
+    })),
+    {
+      text: 'adapter',
+      kind: 'joint',
+      also: 'between series',
+      element: (): Element => ({
+        id: newId(),
+        kind: 'DEVICE',
+        name: 'adapter',
+        lossDb: ownLoss ?? 0.1,
+      }),
+    },
+    ...[...DEVICES, ...SPLITTERS].map((d) => ({
       text: d.name,
       kind: 'device',
+      also: 'also' in d ? d.also : 'divider hub',
       element: (): Element => ({
         id: newId(),
         kind: 'DEVICE',
@@ -117,7 +254,22 @@ function everything(
     ...catalogue.filter(isOffered).map((c) => ({
       text: c.name,
       kind: c.balanced ? 'balanced line' : 'cable',
+      also: c.balanced ? 'ladder open wire twin' : 'jumper coax',
       element: (): Element => ({ id: newId(), kind: 'LINE', cableKey: c.key, lengthM }),
     })),
+    ...catalogue
+      .filter((c) => isOffered(c) && !c.balanced)
+      .map((c) => ({
+        text: `${c.name} pigtail`,
+        kind: 'cable',
+        also: 'tail jumper',
+        element: (): Element => ({
+          id: newId(),
+          kind: 'LINE',
+          name: `${c.name} pigtail`,
+          cableKey: c.key,
+          lengthM: quantity === undefined ? PIGTAIL_M : lengthM,
+        }),
+      })),
   ];
 }

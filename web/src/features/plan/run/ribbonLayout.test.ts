@@ -13,6 +13,7 @@ import {
   slotsOf,
   stretched,
   thicknesses,
+  ticks,
   trueScale,
 } from './ribbonLayout';
 
@@ -94,10 +95,18 @@ describe('thickness', () => {
     expect(thicknesses([level(0), level(10 * Math.log10(2))], 80)[1]).toBeCloseTo(40, 6);
   });
 
-  it('shows every loss with two pixels and what is left with one', () => {
-    expect(thicknesses([level(0), level(0.001), level(0.002)], 84)).toEqual([84, 82, 80]);
+  it('is the power at every point, however many elements lose a little', () => {
+    const many = Array.from({ length: 15 }, (_, i) => level((i * 0.482) / 14));
+    const drawn = thicknesses(many, 84);
+    expect(drawn.at(-1)).toBeCloseTo(84 * 0.895, 1);
     expect(thicknesses([level(0), level(60)], 84)[1]).toBe(1);
     expect(thicknesses([level(0), level(0)], 84)).toEqual([84, 84]);
+  });
+
+  it('has a tick for a loss that is too small to be seen, and for no other', () => {
+    expect(ticks([level(0), level(0.001), level(0.001), level(3)], 84)).toEqual([0]);
+    expect(ticks([level(3), level(0.002), level(0)], 84)).toEqual([1]);
+    expect(ticks([level(0), level(0)], 84)).toEqual([]);
   });
 
   it('falls by the same share every metre', () => {

@@ -17,8 +17,8 @@ export interface Sized {
 /** No element is narrower: it must be hit with a finger and read. */
 export const LEAST_WIDTH = 48;
 
-/** A loss is drawn with at least this, and what is left with at least a pixel, px. */
-const LEAST_LOSS = 2;
+/** A step of thickness below this is not seen; what is left is drawn with at least a pixel, px. */
+const LEAST_STEP = 2;
 const LEAST_COPPER = 1;
 
 /** Points in which the fall along a line is drawn. */
@@ -74,25 +74,18 @@ export function levelsOf(assessment: BandAssessment, radioW: number | null): Lev
   return radioW === null ? receivedLevels(assessment) : boundaryLevels(assessment, radioW);
 }
 
-/** Thickness at every boundary for a full thickness that stands for the radio's power, px. */
+/** Thickness at every boundary, which is the power there, for a full thickness that stands for the radio's, px. */
 export function thicknesses(levels: Level[], full: number): number[] {
-  const rising = (levels[0]?.lossDb ?? 0) > (levels.at(-1)?.lossDb ?? 0);
-  return rising ? falling(levels.toReversed(), full).toReversed() : falling(levels, full);
+  return levels.map((level) => Math.max(LEAST_COPPER, full * fractionLeft(level.lossDb)));
 }
 
-function falling(levels: Level[], full: number): number[] {
-  const drawn: number[] = [];
-  levels.forEach((level, i) => {
-    const true_ = Math.max(LEAST_COPPER, full * fractionLeft(level.lossDb));
-    const before = drawn[i - 1];
-    const most = before === undefined ? full : before - (loses(levels, i) ? LEAST_LOSS : 0);
-    drawn.push(Math.max(LEAST_COPPER, Math.min(true_, most)));
+/** Elements that lose something, and too little for a step of thickness that could be seen: a tick stands for it. */
+export function ticks(levels: Level[], full: number): number[] {
+  const drawn = thicknesses(levels, full);
+  return levels.slice(1).flatMap((level, i) => {
+    const loses = Math.abs(level.lossDb - (levels[i]?.lossDb ?? 0)) > 1e-9;
+    return loses && Math.abs((drawn[i + 1] ?? 0) - (drawn[i] ?? 0)) < LEAST_STEP ? [i] : [];
   });
-  return drawn;
-}
-
-function loses(levels: Level[], i: number): boolean {
-  return (levels[i]?.lossDb ?? 0) - (levels[i - 1]?.lossDb ?? 0) > 1e-9;
 }
 
 /**

@@ -8,8 +8,8 @@ export const STOP = 'data-element';
  * One focus for the whole list of elements: ← → walk along the run, Home and End go to its ends, Alt with an arrow
  * carries the element along, Delete takes it out. Upward is toward the antenna, as the run stands on a phone.
  */
-export function useWalk(count: number, onCommand: (command: Command) => void) {
-  const [current, setCurrent] = useState(0);
+export function useWalk(count: number, onCommand: (command: Command) => void, start = 0) {
+  const [current, setCurrent] = useState(Math.max(0, start));
 
   const onKeyDown = useCallback(
     (e: React.KeyboardEvent) => {

@@ -47,7 +47,7 @@ export function SweepControls({
           disabled={curves.length === 0 || answer.isPlaceholderData}
           onClick={() => answer.data && saveCsv(plan.name, over, answer.data)}
         >
-          save as CSV
+          Save as CSV
         </button>
         <SaveDrawing
           name={plan.name}

@@ -50,7 +50,7 @@ class AccessibilityTest {
         for (int width : new int[] {1280, 1920, 390}) {
             page.setViewportSize(width, 844);
             page.locator(
-                            "[data-row], [data-piece], [aria-label^='rename'], [role=radio], [aria-label='what is needed'], [aria-label='labels'] li, [aria-label='Glossary'], [data-page], [role=table], table, [role=img]")
+                            "[data-row], [data-piece], [aria-label^='Rename'], [role=radio], [aria-label='what is needed'], [aria-label='labels'] li, [aria-label='Glossary'], [data-page], [role=table], table, [role=img]")
                     .first()
                     .waitFor();
             page.emulateMedia(new Page.EmulateMediaOptions().setColorScheme(ColorScheme.LIGHT));
@@ -66,7 +66,7 @@ class AccessibilityTest {
     @Test
     void axeFindsNothingInWhatOpens(Page page) {
         PlanSheetPage sheet = PlanSheetPage.open(page, PlanSheetPage.GALLERY);
-        page.getByText("as a table").click();
+        page.getByText("Show as a table").click();
         page.getByLabel("ask for something more").click();
         page.getByText("a duct to go through").waitFor();
         assertThat(findings(axe(page))).isEmpty();

@@ -24,13 +24,13 @@ class BackupTest {
     void whatWasThereIsThereAgain(Server server, Page page, @TempDir Path folder) throws IOException {
         Path file = folder.resolve("eskiz backup.tar.gz");
         page.navigate("/plans");
-        page.getByLabel("rename 23 cm beacon").click();
+        page.getByLabel("Rename 23 cm beacon").click();
         page.getByLabel("new name of 23 cm beacon").fill("Beacon before the backup");
         page.keyboard().press("Enter");
         assertThat(page.getByText("Beacon before the backup")).isVisible();
 
         assertThat(server.eskiz("backup", file.toString())).contains("rows");
-        page.getByLabel("rename Beacon before the backup").click();
+        page.getByLabel("Rename Beacon before the backup").click();
         page.getByLabel("new name of Beacon before the backup").fill("Beacon after it");
         page.keyboard().press("Enter");
         assertThat(page.getByText("Beacon after it")).isVisible();

@@ -50,7 +50,7 @@ class BenchTest {
         assertThat(verdict(page)).containsText("more than RG-58 should at 145 MHz");
         button(page, "Keep the correction").click();
         assertThat(page.getByText("revision 2")).isVisible();
-        button(page, "what was noted before").click();
+        button(page, "Show what was noted before").click();
         assertThat(page.getByRole(AriaRole.CONTENTINFO)).containsText("145 MHz 50.0 19.5");
 
         page.navigate("/bench/new");
@@ -77,7 +77,7 @@ class BenchTest {
         button(page, "Keep this test").click();
 
         field(page, "name of the cable type").fill("Pier RG-58");
-        button(page, "make this a cable type of mine").click();
+        button(page, "Make this a cable type of mine").click();
         assertThat(page.getByText("among your cables")).isVisible();
         page.getByLabel("use it in a plan").selectOption(new SelectOption().setIndex(1));
         assertThat(page.locator("[data-row]").filter(new Locator.FilterOptions().setHasText("Pier RG-58")))
@@ -90,7 +90,7 @@ class BenchTest {
                 page.getByText("DB", new Page.GetByTextOptions().setExact(true)).click());
         assertThat(Files.readString(written.path())).startsWith("# MHz S DB R 50.0\n1.0 ");
         page.navigate("/cables?type=pier-rg-58");
-        button(page, "retire it").click();
+        button(page, "Retire it").click();
     }
 
     @Test

@@ -52,10 +52,10 @@ class CablesTest {
         // a change tells which plans it moves; of this type there is none yet
         page.navigate("/cables");
         row(page, "Quay 7").getByRole(AriaRole.BUTTON).first().click();
-        button(page, "change it").click();
+        button(page, "Change it").click();
         assertThat(page.getByText("It moves no plan.")).isVisible();
-        button(page, "not yet").click();
-        button(page, "retire it").click();
+        button(page, "Cancel").click();
+        button(page, "Retire it").click();
         assertThat(row(page, "Quay 7")).hasCount(0);
         assertThat(page.getByText("retired type")).isVisible();
     }
@@ -85,12 +85,12 @@ class CablesTest {
     @Test
     void aFileIsShownTakenAndTakenBack(Page page) throws IOException {
         page.navigate("/cables");
-        Download csv = page.waitForDownload(() -> page.getByText("CSV", new Page.GetByTextOptions().setExact(true))
+        Download csv = page.waitForDownload(() -> page.getByText("Save as CSV", new Page.GetByTextOptions().setExact(true))
                 .click());
         String whole = Files.readString(csv.path());
         assertThat(whole).startsWith("key,name,").contains("foam-10,Foam 10,");
 
-        page.getByText("cables from a file").click();
+        page.getByText("Import cables from a file").click();
         choose(page, "latin.csv", "key,name\nb\u00fccher,x\n".getBytes(StandardCharsets.ISO_8859_1));
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not encoded in UTF-8");
         String[] lines = whole.split("\r\n");

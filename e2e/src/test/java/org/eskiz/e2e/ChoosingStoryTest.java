@@ -109,7 +109,7 @@ class ChoosingStoryTest {
     @Test
     void aFigureOfMyOwnBecomesARow(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
-        sheet.button("add a figure of my own").click();
+        sheet.button("Add a figure of my own").click();
         sheet.field("name").fill("From the attic");
         sheet.button("Add the row").click();
         assertThat(sheet.alert().first()).containsText("Type at least one row of its sheet");
@@ -139,7 +139,7 @@ class ChoosingStoryTest {
         assertThat(mine.alert()).containsText("uhf – rg-58 55 m – uhf");
         assertThat(mine.alert()).containsText("uhf – rg-58 44 m – uhf");
         assertThat(mine.field("length")).hasValue("55");
-        mine.button("take theirs instead").click();
+        mine.button("Take theirs instead").click();
         assertThat(mine.field("length")).hasValue("44");
         assertThat(mine.alert()).hasCount(0);
     }
@@ -162,7 +162,7 @@ class ChoosingStoryTest {
                 .getByRole(AriaRole.RADIO)
                 .nth(1)
                 .check();
-        mine.button("save as marked").click();
+        mine.button("Save as marked").click();
         assertThat(mine.alert()).hasCount(0);
         assertThat(mine.saveState()).hasText("a moment ago");
         page.reload();

@@ -72,21 +72,21 @@ class DailyUseTest {
     void plansAreFoundVariedPutAwayAndBroughtBack(Page page) {
         page.navigate("/plans");
         page.getByLabel("search plans").fill("speaking rg-58");
-        assertThat(page.getByLabel("delete HF wire through the speaking tube")).isVisible();
+        assertThat(page.getByLabel("Delete HF wire through the speaking tube")).isVisible();
         assertThat(page.getByText("Lantern gallery, 6 m to 70 cm")).hasCount(0);
 
-        page.getByLabel("make a variant of HF wire through the speaking tube").click();
-        page.getByLabel("delete HF wire through the speaking tube, variant").click();
+        page.getByLabel("Make a variant of HF wire through the speaking tube").click();
+        page.getByLabel("Delete HF wire through the speaking tube, variant").click();
         assertThat(page.getByText("is in the bin.")).isVisible();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo"))
                 .click();
-        assertThat(page.getByLabel("delete HF wire through the speaking tube, variant"))
+        assertThat(page.getByLabel("Delete HF wire through the speaking tube, variant"))
                 .isVisible();
         assertThat(page.getByText("Bin: 1 plan")).hasCount(0);
-        page.getByLabel("delete HF wire through the speaking tube, variant").click();
+        page.getByLabel("Delete HF wire through the speaking tube, variant").click();
         page.getByText("Bin: 1 plan").click();
         page.getByText("restore HF wire through the speaking tube, variant").click();
-        assertThat(page.getByLabel("delete HF wire through the speaking tube, variant"))
+        assertThat(page.getByLabel("Delete HF wire through the speaking tube, variant"))
                 .isVisible();
     }
 
@@ -144,11 +144,11 @@ class DailyUseTest {
         page.reload();
         assertThat(sheet.field("length")).hasValue(before);
 
-        sheet.button("add a figure of my own").click();
+        sheet.button("Add a figure of my own").click();
         sheet.field("name").fill("Half a reel");
         page.reload();
         assertThat(sheet.field("name")).hasValue("Half a reel");
-        sheet.button("leave it").click();
+        sheet.button("Cancel").click();
         assertThat(sheet.field("name")).hasCount(0);
     }
 
@@ -178,7 +178,7 @@ class DailyUseTest {
         page.locator("[data-element='0']").press("Enter");
         assertThat(page.getByLabel("loss of the joint")).hasValue("typical");
         page.keyboard().press("Escape");
-        page.getByText("as a table").click();
+        page.getByText("Show as a table").click();
         assertThat(page.getByRole(AriaRole.TABLE).first()).containsText("comes out");
     }
 

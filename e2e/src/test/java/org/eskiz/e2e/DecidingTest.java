@@ -20,7 +20,7 @@ class DecidingTest {
         assertThat(sheet.row("RG-58")).containsText("its jacket does not bear the sun");
         page.getByLabel("about “in the sun”").first().click();
         assertThat(page.getByText("lies in the sun for years")).isVisible();
-        sheet.button("put it aside").click();
+        sheet.button("Put it aside").click();
         page.keyboard().press("Escape");
         assertThat(sheet.row("RG-58")).containsText("short of 50 %");
 
@@ -29,7 +29,7 @@ class DecidingTest {
         sheet.field("asked for: a budget").fill("50");
         assertThat(sheet.row("Foam 10")).containsText("EUR over the budget");
         assertThat(sheet.row("Foam 10")).hasAttribute("data-verdict", "FAIL");
-        sheet.button("hide what fails").click();
+        sheet.button("Hide what fails").click();
         assertThat(sheet.row("Foam 10")).hasCount(0);
         assertThat(page.getByText("cables are not shown")).isVisible();
 
@@ -41,7 +41,7 @@ class DecidingTest {
         page.reload();
         assertThat(sheet.field("asked for: a budget")).hasValue("50");
         assertThat(page.getByText("cable for 4 × 20 m")).isVisible();
-        assertThat(sheet.button("hide what fails")).hasAttribute("aria-pressed", "true");
+        assertThat(sheet.button("Hide what fails")).hasAttribute("aria-pressed", "true");
     }
 
     @Test
@@ -60,7 +60,7 @@ class DecidingTest {
     @Test
     void aMixIsFoundLaidAndThenJudgedLikeAnyCable(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
-        sheet.button("try a mix").click();
+        sheet.button("Try a mix").click();
         Locator mixes = page.getByLabel("mixes");
         assertThat(mixes).containsText("No other mix is better.");
         sheet.field("length of the tail").fill("25");
@@ -69,7 +69,7 @@ class DecidingTest {
         Locator best = mixes.locator("li").first();
         assertThat(best).containsText("16 m + 4 m");
         String name = best.locator("span.font-semibold").textContent();
-        best.getByText("lay it").click();
+        best.getByText("Use this mix").click();
         assertThat(sheet.row(name)).containsText("in the run");
         assertThat(page.locator("[data-element]")).hasCount(5);
         assertThat(sheet.note()).containsText(name.split(" \\+ ")[0]);
@@ -79,10 +79,10 @@ class DecidingTest {
     void valueIsWeighedAndFiguresAreReadAgainstWhatOneHas(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         page.getByLabel("more about RG-58").click();
-        sheet.button("read the others against it").click();
-        assertThat(sheet.button("against RG-58 ×")).isVisible();
+        sheet.button("Read the others against it").click();
+        assertThat(sheet.button("Read figures as they are, not against RG-58")).isVisible();
         assertThat(sheet.focusFigure("Foam 10")).hasText(WITH_ITS_SIGN);
-        sheet.button("against RG-58 ×").click();
+        sheet.button("Read figures as they are, not against RG-58").click();
         assertThat(sheet.focusFigure("Foam 10")).not().hasText(WITH_ITS_SIGN);
 
         sheet.button("Value").click();

@@ -24,7 +24,7 @@ class LiveTest {
     void anAnalyserIsCalibratedAndSweptAndAPieceThatNobodyKnowsIsJudged(Page page) {
         page.navigate("/bench/new?method=THROUGH_SWEEP&type=foam-10");
         field(page, "length of the piece").fill("20");
-        button(page, "connect").click();
+        button(page, "Connect").click();
         assertThat(page.getByText("It is not calibrated.")).isVisible();
         button(page, "both ends are on: sweep").click();
         // the calibration is missing, and that is seen
@@ -47,13 +47,13 @@ class LiveTest {
         // another tab cannot drive it meanwhile
         Page other = page.context().newPage();
         other.navigate("/bench/new?method=THROUGH_SWEEP");
-        button(other, "connect").click();
+        button(other, "Connect").click();
         assertThat(other.getByRole(AriaRole.ALERT)).containsText("Another tab drives the instrument");
-        button(page, "let go").click();
-        assertThat(button(page, "connect")).isVisible();
-        button(other, "connect").click();
+        button(page, "Disconnect").click();
+        assertThat(button(page, "Connect")).isVisible();
+        button(other, "Connect").click();
         assertThat(other.getByText("Stand-in analyser")).isVisible();
-        button(other, "let go").click();
+        button(other, "Disconnect").click();
         other.close();
     }
 
@@ -61,7 +61,7 @@ class LiveTest {
     void aSweepThatStopsIsSaidSoAndWhatWasNotedStands(Page page) throws IOException {
         page.navigate("/bench/new?method=ONE_END_SWEEP");
         field(page, "piece").fill("Half a sweep");
-        button(page, "connect").click();
+        button(page, "Connect").click();
         String address = field(page, "address of the instrument").inputValue();
         int port = Integer.parseInt(address.replaceFirst(".*:", ""));
         page.getByLabel("points of the sweep").selectOption("201");
@@ -76,9 +76,9 @@ class LiveTest {
         button(page, "far end open: sweep").click();
         assertThat(page.getByText("Half a sweep.s1p: 201 points")).isVisible();
         assertThat(field(page, "piece")).hasValue("Half a sweep");
-        button(page, "let go").click();
+        button(page, "Disconnect").click();
         field(page, "address of the instrument").fill("127.0.0.1:9");
-        button(page, "connect").click();
+        button(page, "Connect").click();
         assertThat(page.getByText("Nobody answers at 127.0.0.1:9")).isVisible();
     }
 
@@ -92,13 +92,13 @@ class LiveTest {
                     .first()
                     .click();
         }
-        button(page, "connect").click();
-        button(page, "read every band without the cable").click();
+        button(page, "Connect").click();
+        button(page, "Read every band without the cable").click();
         assertThat(field(page, "without the cable at 433 MHz")).hasValue(Pattern.compile("\\d+\\.\\d-\\d+\\.\\d"));
-        button(page, "the cable is in: read every band through it").click();
+        button(page, "The cable is in: read every band through it").click();
         assertThat(field(page, "through the cable at 433 MHz")).hasValue(Pattern.compile("\\d+\\.\\d(-\\d+\\.\\d)?"));
         assertThat(page.getByLabel("what it says").getByRole(AriaRole.STATUS)).containsText("as Foam 10 promises");
-        button(page, "let go").click();
+        button(page, "Disconnect").click();
     }
 
     @Test

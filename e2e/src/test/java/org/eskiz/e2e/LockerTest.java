@@ -118,7 +118,7 @@ class LockerTest {
         page.keyboard().press("Control+z");
         assertThat(page.getByTestId("what-i-have")).containsText("Stairwell 31");
 
-        page.getByTestId("what-i-have").getByLabel("pack Stairwell 31").click();
+        page.getByTestId("what-i-have").getByLabel("Pack Stairwell 31").click();
         assertThat(page.getByLabel("kits", new Page.GetByLabelOptions().setExact(true)))
                 .containsText("Lantern gallery");
     }
@@ -135,7 +135,7 @@ class LockerTest {
         page.navigate("/locker/cuts");
         page.getByText(Pattern.compile("^\\+ Lantern gallery, spare")).click();
         assertThat(page.getByLabel("cut plan")).containsText("35 m are needed");
-        button(page, "buy nothing").click();
+        button(page, "Buy nothing").click();
         assertThat(page.getByText("Say what is needed, and it is cut here.")).isVisible();
         button(page, "another reel").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("No reel has room for");
@@ -163,7 +163,7 @@ class LockerTest {
     void anOutingThatNobodyNotedIsNotedAfterwardsAndNeverInTwoPlaces(Page page) {
         page.navigate("/locker/00000000-0000-4000-8000-0000000c000a");
         for (String where : new String[] {"Long Skerry", "Seal Rock"}) {
-            button(page, "note an outing that is over").click();
+            button(page, "Note an outing that is over").click();
             field(page, "first day of the outing").fill("2026-09-01");
             field(page, "last day of the outing").fill("2026-09-03");
             field(page, "where it was").fill(where);

@@ -69,20 +69,20 @@ class PaperTest {
                     .as(paper)
                     .isEqualTo(2);
             Download file =
-                    page.waitForDownload(() -> page.getByText("PDF file", new Page.GetByTextOptions().setExact(true))
+                    page.waitForDownload(() -> page.getByText("Save as PDF", new Page.GetByTextOptions().setExact(true))
                             .click());
             byte[] pdf = Files.readAllBytes(file.path());
             assertThat(pages(pdf)).as(paper).isEqualTo(2);
             assertThat(pdf).hasSizeGreaterThan(50_000);
         }
         Download drawing =
-                page.waitForDownload(() -> page.getByText("save as SVG").click());
+                page.waitForDownload(() -> page.getByText("Save as SVG").click());
         assertThat(Files.readString(drawing.path()))
                 .startsWith("<svg")
                 .contains("RG-213")
                 .doesNotContain("var(--");
         Download picture =
-                page.waitForDownload(() -> page.getByText("save as PNG").click());
+                page.waitForDownload(() -> page.getByText("Save as PNG").click());
         assertThat(Files.readAllBytes(picture.path())).startsWith(0x89, 'P', 'N', 'G');
     }
 

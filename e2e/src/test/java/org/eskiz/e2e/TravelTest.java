@@ -23,13 +23,13 @@ class TravelTest {
     void aPlanGoesOutAndWhatClashesIsAsked(Page page) throws IOException {
         page.navigate("/plans/5ca77a00-0002-4000-8000-000000000002?view=paper");
         Download file =
-                page.waitForDownload(() -> page.getByText("plan as a file").click());
+                page.waitForDownload(() -> page.getByText("Save the plan as a file").click());
         assertThat(file.suggestedFilename()).endsWith(".eskiz.json");
         String text = Files.readString(file.path());
         assertThat(text).contains("\"format\":\"eskiz\"");
 
         page.navigate("/plans");
-        page.getByText("from a file").click();
+        page.getByText("Import a file").click();
         Locator panel = page.getByLabel("a file from elsewhere");
         choose(panel, text);
         assertThat(panel).containsText("0 new");
@@ -57,7 +57,7 @@ class TravelTest {
     @Test
     void theLedgerGoesOutAsCsv(Page page) throws IOException {
         PlanSheetPage.open(page, PlanSheetPage.GALLERY);
-        Download csv = page.waitForDownload(() -> page.getByText("CSV", new Page.GetByTextOptions().setExact(true))
+        Download csv = page.waitForDownload(() -> page.getByText("Save as CSV", new Page.GetByTextOptions().setExact(true))
                 .click());
         assertThat(Files.readString(csv.path()))
                 .startsWith("cable,verdict,cost,currency,mass_kg,6 m total_loss_db")

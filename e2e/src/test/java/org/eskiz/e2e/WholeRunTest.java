@@ -109,7 +109,7 @@ class WholeRunTest {
     @Test
     void bandsComeFromTheServicesOfTheRegion(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
-        sheet.button("add a band").click();
+        sheet.button("Add a band").click();
         page.getByText("marine VHF").click();
         assertThat(sheet.field("frequency")).hasValue("156.8");
         page.getByLabel("about the radio").click();
@@ -149,12 +149,12 @@ class WholeRunTest {
         sheet.button("Sweep").click();
         page.getByLabel("lay another cable over it").selectOption("rg-58");
         assertThat(page.getByTestId("sweep-view").getByText("RG-58").first()).isVisible();
-        Download csv = page.waitForDownload(() -> sheet.button("save as CSV").click());
+        Download csv = page.waitForDownload(() -> sheet.button("Save as CSV").click());
         assertThat(csv.suggestedFilename()).isEqualTo("Lantern gallery, 6 m to 70 cm over frequency.csv");
         String text = Files.readString(csv.path());
         assertThat(text).contains("frequency_mhz,").contains("RG-58 total_loss_db");
         assertThat(text.lines().count()).isEqualTo(202);
-        Download svg = page.waitForDownload(() -> sheet.button("save as SVG").click());
+        Download svg = page.waitForDownload(() -> sheet.button("Save as SVG").click());
         assertThat(Files.readString(svg.path())).startsWith("<svg").doesNotContain("var(--");
         page.getByLabel("over what: over frequency").click();
         page.getByText("over length, on 2 m").click();
@@ -218,7 +218,7 @@ class WholeRunTest {
     @Test
     void twoPlansStandSideBySide(Page page) {
         page.navigate("/plans");
-        page.getByLabel("compare Lantern gallery, 6 m to 70 cm with another").click();
+        page.getByLabel("Compare Lantern gallery, 6 m to 70 cm with others").click();
         page.waitForURL("**/plans/compare?a=*");
         page.getByLabel("plan B").and(page.locator("select")).selectOption("5ca77a00-0002-4000-8000-000000000002");
         assertThat(page.getByRole(AriaRole.TABLE)).containsText("this plan has no such band");

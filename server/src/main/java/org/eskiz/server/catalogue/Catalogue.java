@@ -53,6 +53,24 @@ public final class Catalogue {
         this.connectorsByKey = connectors.stream().collect(Collectors.toMap(Connector::key, Function.identity()));
     }
 
+    /** All of it that a comparison without pieces of the locker rests on; equal for two catalogues that say the same. */
+    public State state() {
+        return new State(
+                cableTypes.stream().map(CableType::revisionId).toList(),
+                cableTypes.stream().map(t -> t.facts().price()).toList(),
+                connectors,
+                currency,
+                retired);
+    }
+
+    /** What tells one catalogue from another. */
+    public record State(
+            List<UUID> revisions,
+            List<Price> prices,
+            List<Connector> connectors,
+            String currency,
+            Set<String> retired) {}
+
     /** In which the operator pays, ISO 4217. */
     public String currency() {
         return currency;

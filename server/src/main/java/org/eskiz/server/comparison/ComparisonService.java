@@ -111,8 +111,7 @@ public class ComparisonService {
      *
      * @param asked as for {@link #compare}
      */
-    public RowInRun inRun(ComparisonRequest asked, boolean isPicked) {
-        Catalogue catalogue = catalogues.current();
+    public RowInRun inRun(Catalogue catalogue, ComparisonRequest asked, boolean isPicked) {
         Prepared p = prepare(asked, catalogue, checked(asked, catalogue, ""));
         return isPicked
                 ? built(p, asked, catalogue, p.comparison.row(p.candidates.present()))
@@ -126,8 +125,7 @@ public class ComparisonService {
     }
 
     /** A row laid into the sections, whatever lies there. */
-    public RowInRun inRun(ComparisonRequest asked, String rowId) {
-        Catalogue catalogue = catalogues.current();
+    public RowInRun inRun(Catalogue catalogue, ComparisonRequest asked, String rowId) {
         ValidationErrors errors = checked(asked, catalogue, "");
         Prepared p = prepare(asked, catalogue, errors);
         known("rowId", rowId, p, errors);

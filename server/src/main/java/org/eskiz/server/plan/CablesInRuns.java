@@ -2,9 +2,12 @@ package org.eskiz.server.plan;
 
 import static java.util.Objects.requireNonNullElse;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.comparison.ComparisonRequest;
 import org.eskiz.server.comparison.ComparisonService;
@@ -23,12 +26,18 @@ import org.springframework.stereotype.Component;
 @Component
 class CablesInRuns {
 
+    /** As many runs as are kept worked out: a ledger is much work for a list of many plans. */
+    private static final int MOST_KEPT = 2000;
+
     private final PlanDocumentReader documents;
     private final DecisionRepository decisions;
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
     private final SettingsService settings;
     private final OperatorService operators;
+
+    private final Cache<Key, RowInRun> kept =
+            Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
     CablesInRuns(
             PlanDocumentReader documents,
@@ -45,6 +54,55 @@ class CablesInRuns {
         this.operators = operators;
     }
 
+    /** All that a run in the ledger rests on: what was worked out for the same is the same. */
+    private record Key(UUID plan, long version, boolean isPicked, Catalogue.State catalogue, ToleranceSpec tolerance) {}
+
+    /** The catalogue and the tolerances of this moment, for one plan or a list of them. */
+    Now now() {
+        return new Now(catalogues.current(), ToleranceSpec.of(settings.get().tolerances()));
+    }
+
+    /** Lays cables into runs by one state of the catalogue. */
+    final class Now {
+
+        private final Catalogue catalogue;
+        private final Catalogue.State state;
+        private final ToleranceSpec tolerance;
+
+        private Now(Catalogue catalogue, ToleranceSpec tolerance) {
+            this.catalogue = catalogue;
+            this.state = catalogue.state();
+            this.tolerance = tolerance;
+        }
+
+        /**
+         * What lies in the run of a plan.
+         *
+         * @param isChosen whether a choice stands
+         */
+        RowInRun inRun(PlanEntity plan, PlanDocument document, boolean isChosen) {
+            boolean isPicked = isPicked(document, isChosen);
+            boolean restsOnMore = !PlanDocumentReader.pieces(document).isEmpty();
+            return restsOnMore
+                    ? inRun(document, isPicked)
+                    : kept.get(
+                            new Key(plan.id, plan.version, isPicked, state, tolerance),
+                            key -> inRun(document, isPicked));
+        }
+
+        private RowInRun inRun(PlanDocument document, boolean isPicked) {
+            return comparisons.inRun(catalogue, asked(document), isPicked);
+        }
+
+        private RowInRun another(PlanDocument document, String rowId) {
+            return comparisons.inRun(catalogue, asked(document), rowId);
+        }
+
+        private ComparisonRequest asked(PlanDocument document) {
+            return ComparisonRequest.of(document, catalogue, tolerance);
+        }
+    }
+
     /**
      * A plan as its sheet draws it.
      *
@@ -54,7 +112,7 @@ class CablesInRuns {
         PlanDocument document = documents.readStored(plan.document);
         Optional<String> chosen = chosen(plan.id);
         RowInRun inRun =
-                rowId == null ? inRun(document, chosen.isPresent()) : comparisons.inRun(asked(document), rowId);
+                rowId == null ? now().inRun(plan, document, chosen.isPresent()) : now().another(document, rowId);
         return new CableInRunResponse(
                 plan.id,
                 plan.version,
@@ -65,15 +123,6 @@ class CablesInRuns {
                 inRun.assessment(),
                 inRun.bands(),
                 requireNonNullElse(document.requirements(), List.of()));
-    }
-
-    /**
-     * What lies in the run of a plan.
-     *
-     * @param isChosen whether a choice stands
-     */
-    RowInRun inRun(PlanDocument document, boolean isChosen) {
-        return comparisons.inRun(asked(document), isPicked(document, isChosen));
     }
 
     /** How it came to lie there. */
@@ -90,11 +139,6 @@ class CablesInRuns {
                 || document.assessment() != null
                         && !ComparisonRequest.isAnyUpForChoice(
                                 document.assessment().run());
-    }
-
-    private ComparisonRequest asked(PlanDocument document) {
-        return ComparisonRequest.of(
-                document, catalogues.current(), ToleranceSpec.of(settings.get().tolerances()));
     }
 
     private Optional<String> chosen(UUID planId) {

@@ -60,20 +60,22 @@ class PlanEffectService {
             errors.add("key", "there is no cable type \"" + request.key() + "\"");
         }
         errors.throwIfAny();
+        CablesInRuns.Now now = inRuns.now();
         Set<UUID> chosen = decisions.standing(operators.current()).stream()
                 .map(d -> d.planId)
                 .collect(Collectors.toSet());
         return plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()).stream()
-                .flatMap(plan -> effect(plan, chosen.contains(plan.id), request).stream())
+                .flatMap(plan -> effect(now, plan, chosen.contains(plan.id), request).stream())
                 .sorted(Comparator.comparingDouble((PlanEffectResponse e) -> -Math.abs(e.afterDb() - e.beforeDb())))
                 .toList();
     }
 
-    private Optional<PlanEffectResponse> effect(PlanEntity plan, boolean isChosen, PlanEffectRequest change) {
+    private Optional<PlanEffectResponse> effect(
+            CablesInRuns.Now cables, PlanEntity plan, boolean isChosen, PlanEffectRequest change) {
         Client.requireListening();
         try {
-            AssessmentSpec before =
-                    inRuns.inRun(documents.readStored(plan.document), isChosen).assessment();
+            AssessmentSpec before = cables.inRun(plan, documents.readStored(plan.document), isChosen)
+                    .assessment();
             if (before.run().stream()
                     .noneMatch(e ->
                             e instanceof RunElement.Line line && change.key().equals(line.cableKey()))) {

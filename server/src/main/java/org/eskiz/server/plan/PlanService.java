@@ -30,6 +30,7 @@ class PlanService {
     private final DecisionRepository decisions;
     private final PlanDocumentReader documents;
     private final PlanSketches sketches;
+    private final CablesInRuns inRuns;
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final EntityManager database;
@@ -42,6 +43,7 @@ class PlanService {
             DecisionRepository decisions,
             PlanDocumentReader documents,
             PlanSketches sketches,
+            CablesInRuns inRuns,
             CatalogueService catalogues,
             OperatorService operators,
             EntityManager database,
@@ -52,6 +54,7 @@ class PlanService {
         this.decisions = decisions;
         this.documents = documents;
         this.sketches = sketches;
+        this.inRuns = inRuns;
         this.catalogues = catalogues;
         this.operators = operators;
         this.database = database;
@@ -74,12 +77,13 @@ class PlanService {
     private List<PlanSummary> summaries(List<PlanEntity> found) {
         Map<UUID, DecisionEntity> chosen = new HashMap<>();
         decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d));
+        CablesInRuns.Now now = inRuns.now();
         return found.stream()
-                .map(p -> summary(p, Optional.ofNullable(chosen.get(p.id))))
+                .map(p -> summary(now, p, Optional.ofNullable(chosen.get(p.id))))
                 .toList();
     }
 
-    private PlanSummary summary(PlanEntity p, Optional<DecisionEntity> chosen) {
+    private PlanSummary summary(CablesInRuns.Now now, PlanEntity p, Optional<DecisionEntity> chosen) {
         return new PlanSummary(
                 p.id,
                 p.version,
@@ -88,7 +92,7 @@ class PlanService {
                 p.demo,
                 p.updatedAt,
                 chosen.map(d -> d.cableName).orElse(null),
-                sketches.of(p, chosen.map(d -> d.rowId)).orElse(null));
+                sketches.of(now, p, chosen.map(d -> d.rowId)).orElse(null));
     }
 
     /** Removes the plans of the demo for good: they are not in the bin and do not come back. */

@@ -20,11 +20,9 @@ import org.springframework.stereotype.Component;
 class PlanSketches {
 
     private final PlanDocumentReader documents;
-    private final CablesInRuns inRuns;
 
-    PlanSketches(PlanDocumentReader documents, CablesInRuns inRuns) {
+    PlanSketches(PlanDocumentReader documents) {
         this.documents = documents;
-        this.inRuns = inRuns;
     }
 
     /**
@@ -32,11 +30,11 @@ class PlanSketches {
      *
      * @param chosenRowId what was chosen and stands
      */
-    Optional<PlanSketch> of(PlanEntity plan, Optional<String> chosenRowId) {
+    Optional<PlanSketch> of(CablesInRuns.Now now, PlanEntity plan, Optional<String> chosenRowId) {
         PlanDocument document = documents.readStored(plan.document);
         Client.requireListening();
         try {
-            RowInRun inRun = inRuns.inRun(document, chosenRowId.isPresent());
+            RowInRun inRun = now.inRun(plan, document, chosenRowId.isPresent());
             return Optional.ofNullable(inRun.bands().get(inRun.row().decidingBand()))
                     .map(band -> sketch(inRun, band, CablesInRuns.standing(document, inRun, chosenRowId)));
         } catch (InvalidRequestException unfinished) {
