@@ -48,6 +48,7 @@ export const DEFAULTS: Settings = {
   letterShortcuts: true,
   demoHidden: false,
   ownPrices: [],
+  ledgerColumns: [],
 };
 
 const READINGS: Record<Settings['reading'], Reading> = {

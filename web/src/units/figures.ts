@@ -107,6 +107,11 @@ export function per100(dbPer100m: number): number {
   return measures.lengths === 'm' ? dbPer100m : dbPer100m * 0.3048;
 }
 
+/** What is told of a metre, of the operator's unit of length. */
+export function perLength(ofAMetre: number, unit: LengthUnit): number {
+  return unit === 'm' ? ofAMetre : ofAMetre * 0.3048;
+}
+
 /** The price of a length of cable, for the length that the operator tells it by. */
 export function pricePerLengthFigure(perM: number): string {
   return fixed(measures.lengths === 'm' ? perM : perM * 0.3048, 2);

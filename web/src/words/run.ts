@@ -1,7 +1,7 @@
 /** Sentences about what a run does: where the power goes, what its SWR is, what it means on receive and near the antenna. */
 
 import type { BandAssessment } from '../api';
-import { fixed, lossBetween } from '../units';
+import { DB_PER_S_UNIT, fixed, fractionLeft, lossBetween, significant } from '../units';
 import { capital } from './capital';
 
 /** Less than this in dB is not worth a clause of its own. */
@@ -51,6 +51,19 @@ export function readThroughSentence(
   if (!swr) return `read at the radio through ${through}`;
   const tell = (value: number | null) => (value === null ? 'without limit' : fixed(value, 2));
   return `read at the radio through ${through}: ${tell(swr.antenna)} at the antenna; with this run the radio shows ${tell(swr.now)}.`;
+}
+
+/**
+ * What the loss means to the other side: what is left of it, on their meter and as range. Field strength falls with
+ * distance, so half the power is not half the range.
+ */
+export function toTheOtherSide(lossDb: number, sends: boolean): string {
+  const left = fractionLeft(lossDb);
+  const lost = `${significant(100 * left)} % arrives, ${significant(100 * (1 - left))} % is lost`;
+  const onMeter = `${fixed(lossDb / DB_PER_S_UNIT, 2)} S-units`;
+  return sends
+    ? `${lost}: ${onMeter} on the other side’s meter, and ${significant(100 * Math.sqrt(left))} % of the range in free space.`
+    : `${lost}: ${onMeter} on your meter.`;
 }
 
 /** Best and worst angle of an SWR whose angle is not known; empty when they hardly differ. */

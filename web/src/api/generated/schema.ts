@@ -2479,6 +2479,8 @@ export interface components {
             pieceId: string;
             turned: boolean;
         };
+        /** @enum {string} */
+        LedgerColumn: "LOST" | "MASS" | "ACROSS";
         LeftOutResponse: {
             label: string;
             /** Format: uuid */
@@ -3276,6 +3278,7 @@ export interface components {
             /** Format: double */
             gainCostPerDb: number;
             instrumentHosts: string | null;
+            ledgerColumns: components["schemas"]["LedgerColumn"][];
             /** @enum {string} */
             lengths: "METRES" | "FEET";
             letterShortcuts: boolean;
@@ -3643,6 +3646,16 @@ export interface components {
             cost: number;
             /** Format: double */
             costPerDeliveredW: number | null;
+            /**
+             * Format: double
+             * @description cost over the watts that are lost and over that length
+             */
+            costPerLostWAndM: number | null;
+            /**
+             * Format: double
+             * @description watts of the radio's power that are lost, over the length of the candidate lines
+             */
+            lostWPerM: number | null;
             name: string;
             rowId: string;
             /** Format: double */

@@ -16,7 +16,7 @@ import {
   sharedBands,
   sideBySideCsv,
 } from './sideBySide';
-import type { Entry, InRun } from './sideBySide';
+import type { Entry, InRun, SharedBand } from './sideBySide';
 
 /** Two to six plans, or rows of one plan, under each other at one scale of length and power. */
 export function ComparePage() {
@@ -101,10 +101,7 @@ export function ComparePage() {
                 all={all as InRun[]}
                 bands={bands}
                 base={base}
-                focus={Math.max(
-                  0,
-                  bands.findIndex((b) => b.name === band),
-                )}
+                focus={focusOf(bands, band)}
                 onBase={(i) => put(entries, i)}
                 onFocus={(i) => put(entries, base, bands[i]?.name ?? null)}
               />
@@ -116,6 +113,13 @@ export function ComparePage() {
       </main>
     </Shell>
   );
+}
+
+/** The band that an address names, or the first that all of them have. */
+function focusOf(bands: readonly SharedBand[], name: string | null): number {
+  const named = bands.findIndex((b) => b.name === name);
+  const shared = bands.findIndex((b) => b.of.every((of) => of !== null));
+  return Math.max(0, named >= 0 ? named : shared);
 }
 
 function OnlyOne({ plan }: { plan: PlanSummary | undefined }) {

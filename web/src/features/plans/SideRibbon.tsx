@@ -59,9 +59,15 @@ export function SideRibbon({
         height={FULL * share}
         fill="url(#side-ash)"
       />
+      {levels.length === 0 && (
+        <text y={MIDDLE + 4} x={18} fontSize="12" fill="var(--ink-soft)">
+          not on this band
+        </text>
+      )}
       {levels.length > 0 && <path d={ribbonPath(slots, thickness, MIDDLE)} fill={colour} />}
       {slots.map(
         (slot, i) =>
+          levels.length > 0 &&
           run[i]?.kind !== 'LINE' && (
             <path
               key={i}
@@ -94,14 +100,15 @@ function Step({
   colour: string;
 }) {
   const isMore = end > other;
-  const edge = (thickness: number) => MIDDLE - thickness / 2;
+  // measured from the lower edge, so that the whole difference stands in one step
+  const edge = (thickness: number) => MIDDLE + FULL / 2 - thickness;
   return (
     <g>
       <rect
         x={x}
         y={edge(Math.max(end, other))}
         width={STEP - 6}
-        height={Math.abs(end - other) / 2}
+        height={Math.abs(end - other)}
         fill={isMore ? colour : 'url(#side-ash)'}
         stroke="var(--ink)"
         strokeWidth="0.75"

@@ -37,7 +37,7 @@ export function SideRows({
   onFocus: (index: number) => void;
 }) {
   const [box, width] = useWidth<HTMLDivElement>();
-  const drawn = Math.max(DRAWING, width - 190 - bands.length * 118 - 190);
+  const drawn = Math.max(DRAWING, width - 250 - bands.length * 132 - 190);
   const band = bands[focus];
   const longestM = Math.max(1, ...all.map(lengthOf));
   const mostW = Math.max(0, ...(band?.of ?? []).map((of) => of?.radioW ?? 0));
@@ -45,7 +45,7 @@ export function SideRows({
     <div ref={box} className="overflow-x-auto" tabIndex={0} role="region" aria-label="side by side">
       <table className="border-separate border-spacing-0">
         <thead>
-          <tr className="text-left text-small text-soft [&>th]:border-b [&>th]:border-ink [&>th]:py-1 [&>th]:pr-4 [&>th]:font-normal">
+          <tr className="text-left text-small whitespace-nowrap text-soft [&>th]:border-b [&>th]:border-ink [&>th]:py-1 [&>th]:pr-4 [&>th]:font-normal">
             <th scope="col">plan and cable</th>
             <th scope="col" className="!pr-6">
               the run on {band?.name}, all at one scale
@@ -91,17 +91,17 @@ export function SideRows({
                 />
               </td>
               {bands.map((b) => (
-                <td key={b.frequencyMHz} className="text-right">
+                <td key={b.frequencyMHz} className="text-right whitespace-nowrap">
                   <BandFigures
                     of={b.of[i] ?? null}
                     base={i === base ? null : (b.of[base] ?? null)}
                   />
                 </td>
               ))}
-              <td className="figures text-right">
+              <td className="figures text-right whitespace-nowrap">
                 <Cost one={one} base={i === base ? undefined : all[base]} />
               </td>
-              <td className="figures text-right">
+              <td className="figures text-right whitespace-nowrap">
                 <Mass one={one} base={i === base ? undefined : all[base]} />
               </td>
             </tr>
@@ -187,9 +187,9 @@ function BandFigures({ of, base }: { of: OnBand | null; base: OnBand | null }) {
         <span className="figures text-small text-soft">{figureOf(level, 'dB')} dB</span>
       )}
       {other && (
-        <span className="figures text-small text-copper-text">
+        <span className="figures text-small">
           {againstFigure(level, other, shown)} {unitOf(shown)}
-          {shown !== 'dB' && `, ${againstFigure(level, other, 'dB')} dB`}
+          {shown !== 'dB' && <span className="block">{againstFigure(level, other, 'dB')} dB</span>}
         </span>
       )}
     </span>

@@ -4,7 +4,7 @@ import type { FoundKit } from '../../../api';
 import { answered, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { VerdictMark, verdictColour } from '../../../ui';
-import { lengthText, shownReading } from '../../../units';
+import { lengthText, massText, shownReading } from '../../../units';
 import { bestInText, rowSummary } from '../../../words';
 import { bandName, bandsOf, powerOn, preferenceOf } from '../document/model';
 import { partsWith } from '../run/parts';
@@ -14,7 +14,7 @@ import { kitName, packed, runWith } from './kits';
 import type { LedgerLayout } from './ledgerLayout';
 
 /** A kit among the rows of the ledger; it is laid into the run, or packed. */
-export function KitRow({ wide, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
+export function KitRow({ extras, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
   const sheet = useSheet();
   const { plan, focus, command } = sheet;
   const { reading, lengths } = usePreferences();
@@ -48,12 +48,11 @@ export function KitRow({ wide, roomy, kit }: LedgerLayout & { kit: FoundKit }) {
         </td>
       ))}
       <td className={`${cell} pr-3 text-right text-small text-soft`}>yours</td>
-      {wide && (
-        <td className={`${cell} pr-3 text-right figures`}>
-          {kit.massKg === null ? '–' : kit.massKg.toFixed(1)}
+      {extras.map((extra) => (
+        <td key={extra} className={`${cell} pr-3 text-right figures`}>
+          {extra === 'mass' && (kit.massKg === null ? '–' : massText(kit.massKg))}
         </td>
-      )}
-      {wide && <td className={cell} />}
+      ))}
       <td className={`${cell} pr-2`}>
         <span className="flex items-start gap-3">
           <span className={`min-w-0 flex-1 leading-tight ${verdictColour(kit.row.verdict)}`}>

@@ -5,6 +5,7 @@ import { KitRows } from './KitRows';
 import { LedgerColumns, LedgerHead } from './LedgerHead';
 import { LedgerRow } from './LedgerRow';
 import { ledgerLayout } from './ledgerLayout';
+import { useExtras } from './useExtras';
 import { useShownRows } from './useShownRows';
 
 /** Candidates down, bands across: what arrives, what it costs, and the first reason in words. */
@@ -12,7 +13,7 @@ export function Ledger() {
   const { plan, ledger, catalogue, stale, address } = useSheet();
   const [box, width] = useWidth<HTMLDivElement>();
   const { rows, hidden, firstPass } = useShownRows();
-  const layout = ledgerLayout(width, bandsOf(plan).length);
+  const layout = ledgerLayout(width, bandsOf(plan).length, useExtras());
   return (
     <div
       ref={box}

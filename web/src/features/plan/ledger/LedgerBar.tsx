@@ -6,6 +6,7 @@ import { reasonText, words } from '../../../words';
 import type { Preference } from '../document/model';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
 import { partsWith } from '../run/parts';
+import { Columns } from './Columns';
 import { useSheet } from '../sheetContext';
 import { VIEWS } from '../useSheetAddress';
 import { saveLedger } from '../views/exports';
@@ -83,6 +84,7 @@ export function LedgerBar() {
         >
           Save as CSV
         </button>
+        <Columns />
         <button type="button" className="quiet" onClick={() => put({ own: 'new' })}>
           Add a figure of my own
         </button>

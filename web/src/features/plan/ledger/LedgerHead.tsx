@@ -1,13 +1,13 @@
 import { usePreferences } from '../../../app/preferences';
-import { lengthText, shownReading, unitOf } from '../../../units';
+import { lengthText, shownReading, unitOf, unitsBeside } from '../../../units';
 import type { Band } from '../document/model';
 import { bandName, bandsOf, candidateLengthM, powerOn, timesOf } from '../document/model';
 import { useSheet } from '../sheetContext';
-import type { LedgerLayout } from './ledgerLayout';
+import type { Extra, LedgerLayout } from './ledgerLayout';
 import { COLUMNS } from './ledgerLayout';
 
 /** How wide the columns are. */
-export function LedgerColumns({ wide, bandWidth }: LedgerLayout) {
+export function LedgerColumns({ extras, bandWidth }: LedgerLayout) {
   const { plan, focus } = useSheet();
   return (
     <colgroup>
@@ -17,16 +17,23 @@ export function LedgerColumns({ wide, bandWidth }: LedgerLayout) {
         <col key={b.id ?? i} style={{ width: i === focus ? COLUMNS.focus : bandWidth }} />
       ))}
       <col style={{ width: COLUMNS.cost }} />
-      {wide && <col style={{ width: COLUMNS.extra }} />}
-      {wide && <col style={{ width: COLUMNS.extra }} />}
+      {extras.map((extra) => (
+        <col key={extra} style={{ width: COLUMNS.extra }} />
+      ))}
       <col />
     </colgroup>
   );
 }
 
+const HEADS: Record<Extra, () => string> = {
+  lost: () => 'lost, %',
+  mass: () => 'mass',
+  across: () => `across, ${unitsBeside().across}`,
+};
+
 /** The head of the ledger; pressing a band's brings it into focus. */
 export function LedgerHead({
-  wide,
+  extras,
   roomy,
   currency,
 }: LedgerLayout & { currency: string | undefined }) {
@@ -48,16 +55,11 @@ export function LedgerHead({
         <th scope="col" className="pr-3 text-right whitespace-nowrap">
           cost{currency ? `, ${currency}` : ''}
         </th>
-        {wide && (
-          <th scope="col" className="pr-3 text-right">
-            mass, kg
+        {extras.map((extra) => (
+          <th key={extra} scope="col" className="pr-3 text-right">
+            {HEADS[extra]()}
           </th>
-        )}
-        {wide && (
-          <th scope="col" className="pr-3 text-right">
-            across, mm
-          </th>
-        )}
+        ))}
         <th scope="col">
           <span className="sr-only">first reason</span>
         </th>

@@ -1,19 +1,26 @@
 import type { CableType, Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { AlignedFigure } from '../../../ui';
-import { fixed, moneyFigure, shownReading, signed } from '../../../units';
+import {
+  acrossFigure,
+  fractionLeft,
+  massText,
+  moneyFigure,
+  shownReading,
+  signed,
+  significant,
+} from '../../../units';
 import { bandsOf, powerOn } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { CellFigure } from './CellFigure';
-import type { LedgerLayout } from './ledgerLayout';
+import type { Extra, LedgerLayout } from './ledgerLayout';
 
 /** What arrives on each band, what it costs, and where there is room its mass and how thick it is. */
 export function RowFigures({
   row,
   cell,
-  wide,
+  extras,
   roomy,
-}: Pick<LedgerLayout, 'wide' | 'roomy'> & { row: Row; cell: string }) {
+}: Pick<LedgerLayout, 'extras' | 'roomy'> & { row: Row; cell: string }) {
   const { plan, ledger, catalogue, focus, address } = useSheet();
   const { reading } = usePreferences();
   const bands = bandsOf(plan);
@@ -38,16 +45,11 @@ export function RowFigures({
       <td className={`${cell} pr-3 text-right`}>
         <Cost row={row} base={base} />
       </td>
-      {wide && (
-        <td className={`${cell} pr-3 text-right`}>
-          {row.mass ? <AlignedFigure text={fixed(row.mass.totalKg, 1)} places={1} /> : '–'}
+      {extras.map((extra) => (
+        <td key={extra} className={`${cell} figures pr-3 text-right`}>
+          {tellExtra(extra, row, row.cells[focus]?.totalLossDb ?? null, type)}
         </td>
-      )}
-      {wide && (
-        <td className={`${cell} pr-3 text-right`}>
-          <Across type={type} />
-        </td>
-      )}
+      ))}
     </>
   );
 }
@@ -59,11 +61,32 @@ function Cost({ row, base }: { row: Row; base: Row | undefined }) {
       {base?.cost
         ? signed(row.cost.amount - base.cost.amount, moneyFigure)
         : moneyFigure(row.cost.amount)}
+      {row.notInCost.length > 0 && (
+        <abbr
+          title="not everything that is bought is in it: open the row"
+          aria-label=", without some parts"
+          className="no-underline"
+        >
+          +
+        </abbr>
+      )}
     </span>
   );
 }
 
-function Across({ type }: { type: CableType | undefined }) {
-  if (!type?.outerDiameterMm) return '–';
-  return <AlignedFigure text={fixed(type.outerDiameterMm, 1)} places={1} />;
+/** One of the columns that may be there or not. */
+function tellExtra(
+  extra: Extra,
+  row: Row,
+  lossDb: number | null,
+  type: CableType | undefined,
+): string {
+  switch (extra) {
+    case 'lost':
+      return lossDb === null ? '–' : significant(100 * (1 - fractionLeft(lossDb)));
+    case 'mass':
+      return row.mass ? massText(row.mass.totalKg) : '–';
+    case 'across':
+      return type?.outerDiameterMm ? acrossFigure(type.outerDiameterMm) : '–';
+  }
 }

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Row } from '../../../api';
 import { verdictColour } from '../../../ui';
 import { reasonText } from '../../../words';
@@ -48,7 +49,8 @@ export function RowMore({ row }: { row: Row }) {
 }
 
 function KeptInSight({ row }: { row: Row }) {
-  const { filter, sift } = useSheet().address;
+  const { planId, rowId, address } = useSheet();
+  const { filter, sift } = address;
   const isPinned = filter.pinned.includes(row.id);
   const isBase = row.id === filter.base;
   return (
@@ -75,6 +77,14 @@ function KeptInSight({ row }: { row: Row }) {
       >
         {isBase ? 'Read figures as they are' : 'Read the others against it'}
       </button>
+      {row.id !== rowId && (
+        <Link
+          className="quiet"
+          to={`/plans/compare?p=${planId}&p=${planId}~${encodeURIComponent(row.id)}`}
+        >
+          Set it beside what is in the run
+        </Link>
+      )}
     </span>
   );
 }

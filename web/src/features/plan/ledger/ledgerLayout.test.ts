@@ -3,8 +3,15 @@ import { ledgerLayout } from './ledgerLayout';
 
 describe('room for a ledger', () => {
   it('shows mass and thickness on a wide sheet alone', () => {
-    expect(ledgerLayout(1400, 3)).toMatchObject({ wide: true, columns: 9 });
-    expect(ledgerLayout(900, 3)).toMatchObject({ wide: false, columns: 7 });
+    expect(ledgerLayout(1400, 3)).toMatchObject({ extras: ['mass', 'across'], columns: 9 });
+    expect(ledgerLayout(900, 3)).toMatchObject({ extras: [], columns: 7 });
+  });
+
+  it('shows anywhere what is wanted', () => {
+    expect(ledgerLayout(900, 3, ['mass', 'lost'])).toMatchObject({
+      extras: ['lost', 'mass'],
+      columns: 9,
+    });
   });
 
   it('draws a few bands large and many small', () => {

@@ -8,6 +8,7 @@ import {
   besideTheOthers,
   oldPrice,
   swrAtBothEnds,
+  toTheOtherSide,
   whereItGoes,
   words,
 } from '../../../words';
@@ -82,6 +83,7 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
                 whereItGoes(assessment, radioW === null),
                 swrAtBothEnds(assessment),
                 angleRange(assessment),
+                toTheOtherSide(assessment.totalLossDb, radioW !== null),
               ].join(' '),
             )}
           />

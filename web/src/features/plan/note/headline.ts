@@ -1,5 +1,5 @@
 import type { Row } from '../../../api';
-import { shownReading, tied } from '../../../units';
+import { levelText, shownReading, tied } from '../../../units';
 import type { Reading } from '../../../units';
 import { brings } from '../../../words';
 import type { Plan } from '../document/model';
@@ -11,7 +11,7 @@ export function headline(plan: Plan, row: Row, focus: number, reading: Reading):
   const radioW = powerOn(plan, band);
   const cell = row.cells[focus];
   if (!cell) return '';
-  return tied(
+  const text = tied(
     cell.totalLossDb === null
       ? `${row.name} brings nothing to the antenna on ${bandName(band)}.`
       : brings(
@@ -22,4 +22,16 @@ export function headline(plan: Plan, row: Row, focus: number, reading: Reading):
           bandName(band),
         ),
   );
+  return [text, decidesElsewhere(plan, row, focus, reading)].filter(Boolean).join(' ');
+}
+
+/** Which band decides, where it is another than the one in focus. */
+function decidesElsewhere(plan: Plan, row: Row, focus: number, reading: Reading): string {
+  const band = bandsOf(plan)[row.decidingBand];
+  const cell = row.cells[row.decidingBand];
+  if (row.decidingBand === focus || !band || !cell) return '';
+  const shown = shownReading(reading, powerOn(plan, band) !== null);
+  const level = { lossDb: cell.totalLossDb ?? 0, watts: cell.powerAtAntennaW };
+  const comes = cell.totalLossDb === null ? 'nothing arrives there' : levelText(level, shown);
+  return tied(`${bandName(band)} decides: ${comes}.`);
 }

@@ -1,4 +1,4 @@
-import { figureOf, unitOf } from '../../../units';
+import { figureOf, fractionLeft, significant, unitOf } from '../../../units';
 import type { Reading } from '../../../units';
 import { asAnswered, useSheet } from '../sheetContext';
 import { MIDDLE } from './marks';
@@ -21,6 +21,11 @@ export function Arriving({ shown, left }: { shown: Reading; left: number }) {
       </div>
       <div className="text-small text-soft">
         {hasWatts ? 'at the antenna' : 'reach the receiver'}
+        {shown === 'percent' && (
+          <span className="block">
+            {significant(100 * (1 - fractionLeft(arriving.lossDb)))} % lost
+          </span>
+        )}
       </div>
     </div>
   );

@@ -7,7 +7,7 @@ import { kneeSentence } from '../../../words';
 import { bandName, comparisonOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { ValueDrawing } from './ValueDrawing';
-import { ValueStepList } from './ValueStepList';
+import { Unplaced, ValueStepList } from './ValueStepList';
 
 /** Cost against loss on the band in focus: the steps up, and where they stop paying. */
 export function ValueView() {
@@ -83,6 +83,7 @@ export function ValueView() {
         </div>
         <div className="min-w-[280px] flex-[2_1_300px]">
           <ValueStepList ladder={ladder} />
+          <Unplaced ladder={ladder} />
         </div>
       </div>
     </div>

@@ -89,6 +89,34 @@ public record Row(
                 : OptionalDouble.of(cost.get().amount().doubleValue() / watts.getAsDouble());
     }
 
+    /**
+     * What is lost of the radio's power for every metre of the candidate lines, W.
+     *
+     * @param lengthM of those lines together
+     * @return empty for a receiver, or where nothing can be assessed
+     */
+    public OptionalDouble lostWPerM(int band, double lengthM) {
+        Optional<RunAssessment> assessment = cells.get(band).assessment();
+        return assessment.isEmpty() || assessment.get().powerAtAntennaW().isEmpty() || lengthM == 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of((assessment.get().radio().powerW().orElseThrow()
+                                - assessment.get().powerAtAntennaW().getAsDouble())
+                        / lengthM);
+    }
+
+    /**
+     * What is paid a metre for every watt that is lost, in the currency of the cost: cost over lost watts and length.
+     *
+     * @param lengthM as for {@link #lostWPerM}
+     * @return empty as there, and where the cost is not known or nothing is lost
+     */
+    public OptionalDouble costPerLostWAndM(int band, double lengthM) {
+        OptionalDouble lost = lostWPerM(band, lengthM);
+        return cost.isEmpty() || lost.isEmpty() || lost.getAsDouble() <= 0
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(cost.get().amount().doubleValue() / (lost.getAsDouble() * lengthM) / lengthM);
+    }
+
     /** Total loss on the band that loses most, dB; infinite where one loses more than can be assessed. */
     public double greatestLossDb() {
         return cells.stream().mapToDouble(Cell::totalLossDb).max().orElse(0);

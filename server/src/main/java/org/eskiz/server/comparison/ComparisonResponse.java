@@ -95,7 +95,14 @@ public record ComparisonResponse(
             String name,
             double cost,
             double totalLossDb,
-            @Nullable Double costPerDeliveredW) {}
+            @Nullable Double costPerDeliveredW,
+
+            @Schema(description = "watts of the radio's power that are lost, over the length of the candidate lines")
+            @Nullable
+            Double lostWPerM,
+
+            @Schema(description = "cost over the watts that are lost and over that length") @Nullable
+            Double costPerLostWAndM) {}
 
     /** One step up; the first has no cost of its own. */
     public record ValueStepResponse(

@@ -282,7 +282,9 @@ final class RowMapper {
                 candidates.name(row.filling()),
                 row.cost().orElseThrow().amount().doubleValue(),
                 row.cells().get(band).assessment().orElseThrow().totalLossDb(),
-                BandMapper.boxed(row.costPerDeliveredW(band)));
+                BandMapper.boxed(row.costPerDeliveredW(band)),
+                BandMapper.boxed(row.lostWPerM(band, comparison.place().lengthM())),
+                BandMapper.boxed(row.costPerLostWAndM(band, comparison.place().lengthM())));
     }
 
     ChangesResponse changes(Changes changes) {

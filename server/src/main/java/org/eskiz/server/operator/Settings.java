@@ -38,6 +38,7 @@ import org.jspecify.annotations.Nullable;
  * @param palette of the screen
  * @param letterShortcuts whether single letters are shortcuts
  * @param ownPrices prices that stand in place of those of the catalogue; left out for none
+ * @param ledgerColumns columns that the ledger always has, besides those it brings by itself; left out for none
  * @param demoHidden whether the plans of the demo are left out of the list
  */
 public record Settings(
@@ -76,10 +77,14 @@ public record Settings(
         @NotNull(message = "must be given") Boolean demoHidden,
 
         @Size(max = 500, message = "must be at most {max} prices")
-        List<@Valid @NotNull(message = "must be a price, not null") OwnPrice> ownPrices) {
+        List<@Valid @NotNull(message = "must be a price, not null") OwnPrice> ownPrices,
+
+        @Size(max = 10, message = "must be at most {max} columns")
+        List<@NotNull(message = "must be a column, not null") LedgerColumn> ledgerColumns) {
 
     public Settings {
         ownPrices = ownPrices == null ? List.of() : Collections.unmodifiableList(ownPrices);
+        ledgerColumns = ledgerColumns == null ? List.of() : Collections.unmodifiableList(ledgerColumns);
     }
 
     /** What stands until the operator says otherwise. */
@@ -102,6 +107,7 @@ public record Settings(
             Palette.SYSTEM,
             true,
             false,
+            List.of(),
             List.of());
 
     /**
@@ -225,7 +231,8 @@ public record Settings(
                 palette,
                 letterShortcuts,
                 demoHidden,
-                ownPrices);
+                ownPrices,
+                ledgerColumns);
     }
 
     /** The ways to read a power. */
@@ -235,6 +242,15 @@ public record Settings(
         PERCENT,
         DB,
         S_UNITS
+    }
+
+    /** Columns of the ledger that may be there or not. */
+    @Schema(name = "LedgerColumn", enumAsRef = true)
+    public enum LedgerColumn {
+        /** What is lost on the band in focus, in percent. */
+        LOST,
+        MASS,
+        ACROSS
     }
 
     public enum LengthUnit {
