@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { shouldRetry } from './api';
 import { Broken } from './app/Broken';
+import { NotHere } from './app/NotHere';
 import { PreferencesProvider } from './app/preferences';
 import { PlanPage } from './features/plan';
 import { ComparePage, PlansPage } from './features/plans';
@@ -42,7 +43,7 @@ const router = createBrowserRouter([
       { path: '/locker/:id', lazy: async () => ({ Component: (await locker()).PiecePage }) },
       { path: '/guide', lazy: async () => ({ Component: (await guide()).GuidePage }) },
       { path: '/settings', lazy: async () => ({ Component: (await settings()).SettingsPage }) },
-      { path: '*', element: <Navigate to="/plans" replace /> },
+      { path: '*', element: <NotHere /> },
     ],
   },
 ]);

@@ -14,6 +14,7 @@ export * from './followPointer';
 export * from './Fact';
 export * from './Labelled';
 export * from './useSettled';
+export * from './useUndo';
 export * from './Term';
 export * from './Toggle';
 export * from './Sentence';

@@ -5,7 +5,8 @@ import type { BenchTest } from '../../api';
 import { answered, api, Refused, useBenchAnalysis, useBenchTest, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
-import { KeptFor, useSettled } from '../../ui';
+import { UndoButtons } from '../../app/UndoButtons';
+import { KeptFor, useSettled, useUndo } from '../../ui';
 import { fixed, frequencyText, today } from '../../units';
 import { capital, METHOD_WORDS } from '../../words';
 import { Figures } from './Figures';
@@ -69,8 +70,10 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
   const navigate = useNavigate();
   const queries = useQueryClient();
   const types = useCableTypes().data ?? [];
-  const { draft, setDraft, setNotes, isChanged, addFile, forget, startAgain } = useTestDraft(begun);
+  const { draft, setDraft, isChanged, addFile, forget, startAgain } = useTestDraft(begun);
   const { notes } = draft;
+  const steps = useUndo(notes, (next) => setDraft((d) => ({ ...d, notes: next })));
+  const setNotes = steps.change;
   const analysis = useBenchAnalysis(
     useSettled(
       useMemo(() => notes, [notes]),
@@ -132,6 +135,9 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
               </span>
             </p>
           )}
+          <span className="flex justify-end">
+            <UndoButtons steps={steps} />
+          </span>
           <Subject notes={notes} types={types} onChange={setNotes} />
           <MethodPicker
             value={notes.method}

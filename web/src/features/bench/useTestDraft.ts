@@ -15,7 +15,6 @@ export function useTestDraft(begun: TestDraft) {
   const [draft, setDraft] = useState<TestDraft>(() => draftStore.read() ?? start);
   const { notes } = draft;
   const isChanged = JSON.stringify(notes) !== JSON.stringify(start.notes);
-  const setNotes = (next: BenchNotes) => setDraft((d) => ({ ...d, notes: next }));
   useEffect(() => {
     if (isChanged) draftStore.keep(draft);
     else draftStore.forget();
@@ -28,7 +27,6 @@ export function useTestDraft(begun: TestDraft) {
   return {
     draft,
     setDraft,
-    setNotes,
     isChanged,
     addFile,
     forget: () => draftStore.forget(),

@@ -3,7 +3,8 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answered, api, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
-import { QuantityField, TextField } from '../../ui';
+import { UndoButtons } from '../../app/UndoButtons';
+import { QuantityField, TextField, useUndo } from '../../ui';
 import { lengthFigure, lengthText } from '../../units';
 import { capital } from '../../words';
 import { CutReel } from './CutReel';
@@ -41,7 +42,9 @@ const MOST_CUTS = 100;
 export function CutsPage() {
   const { lengths } = usePreferences();
   const plans = (usePlans().data ?? []).filter((p) => p.sketch?.cableLengthM != null);
-  const [asked, setAsked] = useKeptState<CutsAsked>('cuts', NOTHING_ASKED);
+  const [asked, keep] = useKeptState<CutsAsked>('cuts', NOTHING_ASKED);
+  const steps = useUndo(asked, keep);
+  const setAsked = steps.change;
   const { cuts, reels, soldInM, allowances } = asked;
   const setCuts = (next: Length[]) => setAsked({ ...asked, cuts: next });
   const setReels = (next: Length[]) => setAsked({ ...asked, reels: next });
@@ -67,6 +70,7 @@ export function CutsPage() {
           <div className="flex flex-wrap items-baseline gap-x-4">
             <h1 className="text-title font-bold">Cutting</h1>
             <LockerLinks here="cuts" />
+            <UndoButtons steps={steps} />
           </div>
           <h2 className="font-bold">Runs to cut for, of one cable</h2>
           <Lengths

@@ -3,20 +3,31 @@ import { useState } from 'react';
 import { Shell } from '../../app/Shell';
 import { usePreferences } from '../../app/preferences';
 import type { Settings, SettingsChange } from '../../app/preferences';
-import { QuantityField, TextField } from '../../ui';
+import { UndoButtons } from '../../app/UndoButtons';
+import { QuantityField, TextField, useUndo } from '../../ui';
 import { plain, powerText } from '../../units';
 import { sentences, words } from '../../words';
 import { Labelled } from './Labelled';
 import { Upkeep } from './Upkeep';
 
+/** What is set, whichever version of the settings that was. */
+function withoutVersion(settings: Settings): SettingsChange {
+  return Object.fromEntries(Object.entries(settings).filter(([name]) => name !== 'version'));
+}
+
 /** How the operator likes to work. Everything takes effect at once and is kept in the database. */
 export function SettingsPage() {
-  const { settings, change } = usePreferences();
+  const { settings, change: store } = usePreferences();
+  const steps = useUndo(settings, (all) => store(withoutVersion(all)));
+  const change = (wanted: SettingsChange) => steps.change({ ...settings, ...wanted });
   return (
     <Shell>
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <div className="mx-auto flex max-w-2xl flex-col gap-5">
-          <h1 className="text-title font-bold">Settings</h1>
+          <span className="flex items-baseline justify-between">
+            <h1 className="text-title font-bold">Settings</h1>
+            <UndoButtons steps={steps} />
+          </span>
           <Setting
             label="Powers are read in"
             name="reading"

@@ -5,7 +5,8 @@ import { Autosaver } from './autosaver';
 import type { Command } from './commands';
 import { draftOf, forgetDraft, keepDraft } from './drafts';
 import type { Draft } from './drafts';
-import { historyOf, historyReducer } from './history';
+import { historyReducer } from './history';
+import { keepHistory, keptHistory } from './keptHistory';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
 
@@ -15,8 +16,9 @@ export type PlanEditing = ReturnType<typeof usePlanEditing>;
 export function usePlanEditing(stored: StoredPlan) {
   const [draft] = useState(() => unsavedDraft(stored));
   const [history, dispatch] = useReducer(historyReducer, stored, (s) =>
-    historyOf(draft?.plan ?? planOf(s)),
+    keptHistory(s.id, draft?.plan ?? planOf(s)),
   );
+  useEffect(() => keepHistory(stored.id, history), [stored.id, history]);
   const [autosaver] = useState(
     () =>
       new Autosaver(

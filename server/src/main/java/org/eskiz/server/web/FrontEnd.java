@@ -3,10 +3,15 @@ package org.eskiz.server.web;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.Optional;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.resource.PathResourceResolver;
@@ -33,7 +38,8 @@ class FrontEnd implements WebMvcConfigurer {
         registry.addResourceHandler("/**")
                 .addResourceLocations(FILES)
                 .setCacheControl(CacheControl.noCache())
-                .resourceChain(true)
+                // not kept: to a program nothing may stand where a browser finds the page
+                .resourceChain(false)
                 .addResolver(new OnePage());
     }
 
@@ -48,7 +54,15 @@ class FrontEnd implements WebMvcConfigurer {
         @Override
         protected Resource getResource(String path, Resource location) throws IOException {
             Resource file = path.isEmpty() ? null : super.getResource(path, location);
-            return file != null || !isAddressOfThePage(path) ? file : PAGE;
+            return file != null || !(isAddressOfThePage(path) || isAskedByAPerson()) ? file : PAGE;
+        }
+
+        /** Somebody who typed an address reads a page, whatever stands there or does not. */
+        private static boolean isAskedByAPerson() {
+            return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes asked
+                    && Optional.ofNullable(asked.getRequest().getHeader(HttpHeaders.ACCEPT))
+                            .filter(accepted -> accepted.contains(MediaType.TEXT_HTML_VALUE))
+                            .isPresent();
         }
 
         /** A name with a dot is a file; what programs ask for is no page either. */
