@@ -76,8 +76,9 @@ type Step =
 
 /** The plan after a command; the plan before it is left as it was. */
 export function apply(plan: Plan, command: Command): Plan {
-  const after = applied(command.drawn ? picked(plan, command.drawn) : plan, command);
-  return command.do === 'takeVersion' ? after : withReadingsKept(plan, after);
+  const before = command.drawn ? picked(plan, command.drawn) : plan;
+  const after = applied(before, command);
+  return command.do === 'takeVersion' ? after : withReadingsKept(before, after);
 }
 
 function picked(plan: Plan, run: Element[]): Plan {

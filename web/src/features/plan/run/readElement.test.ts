@@ -54,6 +54,7 @@ describe('what is typed into a gap', () => {
     expect(first('splitter 1:4')).toMatchObject({ kind: 'DEVICE', lossDb: 6.52 });
     expect(first('attenuator 10 dB')).toMatchObject({ name: 'attenuator', lossDb: 10 });
     expect(first('bias tee')).toMatchObject({ name: 'bias tee' });
+    expect(first('arr')).toMatchObject({ name: 'arrestor' });
     expect(first('lightning protector')).toMatchObject({ name: 'arrestor' });
   });
 

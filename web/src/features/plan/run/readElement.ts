@@ -100,13 +100,15 @@ function meantBy(
     const known = `${offer.text} ${offer.kind} ${offer.also ?? ''}`.toLowerCase();
     return words.every((w) => known.includes(w));
   };
-  const wholeWords = (offer: Offer) => {
+  // a whole word is meant rather than the beginning of one, and that rather than its middle
+  const nearness = (offer: Offer) => {
     const known = offer.text.toLowerCase().split(/\s+/);
-    return words.filter((w) => known.includes(w)).length;
+    const of = (w: string) => (known.includes(w) ? 2 : known.some((k) => k.startsWith(w)) ? 1 : 0);
+    return words.reduce((sum, w) => sum + of(w), 0);
   };
   const meant = [...everything(quantity, catalogue, connectors, unit), ...owned(pieces)]
     .filter(isMeant)
-    .toSorted((a, b) => wholeWords(b) - wholeWords(a));
+    .toSorted((a, b) => nearness(b) - nearness(a));
   return meant.map((offer) => ({
     ...offer,
     text: saidOf(offer, count, quantity),

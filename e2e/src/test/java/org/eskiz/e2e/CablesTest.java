@@ -39,7 +39,7 @@ class CablesTest {
         page.reload();
         assertThat(field(page, "name")).hasValue("Quay 7");
         page.getByLabel("the losses are").selectOption("PER_100_FT");
-        button(page, "leave out 50 MHz").click();
+        button(page, "Leave out 50 MHz").click();
         button(page, "Store the cable").click();
         assertThat(row(page, "Quay 7")).containsText("my own");
         assertThat(page.getByText("3 rows of a sheet")).isVisible();
@@ -64,7 +64,7 @@ class CablesTest {
     void curvesAreLaidOverEachOtherAndReadAtAnyPlace(Page page) {
         page.navigate("/cables");
         row(page, "Foam 10").getByRole(AriaRole.BUTTON).first().click();
-        button(page, "lay RG-58 over it").click();
+        button(page, "Add the curve of RG-58").click();
         Locator about = page.getByLabel("about a cable");
         assertThat(about.getByRole(AriaRole.LISTITEM)).hasCount(2);
         field(page, "length of the reading").fill("100");
@@ -85,7 +85,7 @@ class CablesTest {
     @Test
     void aFileIsShownTakenAndTakenBack(Page page) throws IOException {
         page.navigate("/cables");
-        Download csv = page.waitForDownload(() -> page.getByText("Save as CSV", new Page.GetByTextOptions().setExact(true))
+        Download csv = page.waitForDownload(() -> page.getByText("CSV", new Page.GetByTextOptions().setExact(true))
                 .click());
         String whole = Files.readString(csv.path());
         assertThat(whole).startsWith("key,name,").contains("foam-10,Foam 10,");

@@ -31,7 +31,7 @@ class ChoosingStoryTest {
         // More watts are asked: verdicts change, with the number in the reason.
         sheet.field("asked for: watts that arrive").fill("26");
         assertThat(sheet.row("Air-spaced 10")).hasAttribute("data-verdict", "FAIL");
-        assertThat(sheet.row("Air-spaced 10")).containsText("short of 26 W on 70 cm");
+        assertThat(sheet.row("Air-spaced 10")).containsText("on 70 cm, 26 W asked");
         assertThat(sheet.row("Foam 15")).hasAttribute("data-verdict", "PASS");
 
         sheet.button("Foam 15").click();
@@ -51,7 +51,7 @@ class ChoosingStoryTest {
         assertThat(sheet.row("Foam 15")).containsText("chosen, in the run");
 
         page.navigate("/plans");
-        assertThat(page.getByText("Foam 15 chosen")).isVisible();
+        assertThat(page.getByText("of Foam 15, chosen")).isVisible();
     }
 
     @Test

@@ -63,7 +63,7 @@ class LockerTest {
         page.keyboard().press("o");
         assertThat(page.getByText("Took out Fog-horn 14, Gallery 22.")).isVisible();
         assertThat(row(page, "Gallery 22")).containsText("out since");
-        button(page, "undo").click();
+        button(page, "Undo").click();
         assertThat(row(page, "Gallery 22")).not().containsText("out since");
         assertThat(row(page, "Fog-horn 14")).not().containsText("out since");
     }
@@ -112,7 +112,7 @@ class LockerTest {
         PlanSheetPage.open(page, PlanSheetPage.GALLERY);
         Locator have = page.getByTestId("what-i-have");
         assertThat(have).containsText("Stairwell 31");
-        have.getByLabel("lay Stairwell 31 into the run").click();
+        have.getByLabel("Use Stairwell 31 in the run").click();
         assertThat(page.getByLabel(Pattern.compile("^cable Stairwell 31"))).isVisible();
         assertThat(page.getByTestId("what-i-have")).hasCount(0);
         page.keyboard().press("Control+z");
@@ -137,7 +137,7 @@ class LockerTest {
         assertThat(page.getByLabel("cut plan")).containsText("35 m are needed");
         button(page, "Buy nothing").click();
         assertThat(page.getByText("Say what is needed, and it is cut here.")).isVisible();
-        button(page, "another reel").click();
+        button(page, "Add a reel").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("No reel has room for");
         field(page, "length of reel 1").fill("50");
         assertThat(page.getByLabel("cut plan")).containsText("15 m left");

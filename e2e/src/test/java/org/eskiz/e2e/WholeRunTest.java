@@ -216,13 +216,33 @@ class WholeRunTest {
     }
 
     @Test
-    void twoPlansStandSideBySide(Page page) {
+    void plansAndRowsStandSideBySide(Page page) {
         page.navigate("/plans");
         page.getByLabel("Compare Lantern gallery, 6 m to 70 cm with others").click();
-        page.waitForURL("**/plans/compare?a=*");
+        page.waitForURL("**/plans/compare?p=*");
         page.getByLabel("plan B").and(page.locator("select")).selectOption("5ca77a00-0002-4000-8000-000000000002");
-        assertThat(page.getByRole(AriaRole.TABLE)).containsText("this plan has no such band");
-        assertThat(page).hasURL(Pattern.compile("b=5ca77a00-0002"));
+        Locator second = page.getByTestId("side B");
+        assertThat(second).containsText("not on it");
+        assertThat(second).containsText("34 m of RG-58, picked");
+        assertThat(page).hasURL(Pattern.compile("p=5ca77a00-0002"));
+
+        // another row of the first plan, and all of them against it
+        page.getByText("Add one more").click();
+        page.getByLabel("plan C").and(page.locator("select")).selectOption("5ca77a00-0001-4000-8000-000000000001");
+        page.getByLabel("cable of C").and(page.locator("select")).selectOption("foam-10");
+        assertThat(page.getByTestId("side C")).containsText("of Foam 10");
+        page.getByLabel("Read the others against C").click();
+        assertThat(page.getByText(Pattern.compile("^A brings .* than C on "))).isVisible();
+        page.reload();
+        assertThat(page.getByTestId("side C")).containsText("the others are read against it");
+        assertThat(page.getByTestId("side A")).containsText("Air-spaced 10, suggested");
+        Download csv = page.waitForDownload(() -> page.getByText("Save as CSV").click());
+        assertThat(csv.suggestedFilename()).endsWith(".csv");
+
+        // what an earlier version linked to is still there
+        page.navigate(
+                "/plans/compare?a=5ca77a00-0001-4000-8000-000000000001&b=5ca77a00-0002-4000-8000-000000000002");
+        assertThat(page.getByTestId("side B")).containsText("spare 2 m run");
     }
 
     @Test
