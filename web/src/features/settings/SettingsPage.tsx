@@ -9,6 +9,7 @@ import { plain, powerText } from '../../units';
 import { sentences, words } from '../../words';
 import { Labelled } from './Labelled';
 import { Upkeep } from './Upkeep';
+import { useSample } from './useSample';
 
 /** What is set, whichever version of the settings that was. */
 function withoutVersion(settings: Settings): SettingsChange {
@@ -18,128 +19,162 @@ function withoutVersion(settings: Settings): SettingsChange {
 /** How the operator likes to work. Everything takes effect at once and is kept in the database. */
 export function SettingsPage() {
   const { settings, change: store } = usePreferences();
+  const sample = useSample();
   const steps = useUndo(settings, (all) => store(withoutVersion(all)));
   const change = (wanted: SettingsChange) => steps.change({ ...settings, ...wanted });
   return (
     <Shell>
       <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
-        <div className="mx-auto flex max-w-2xl flex-col gap-5">
+        <div className="mx-auto flex max-w-3xl flex-col gap-6">
           <span className="flex items-baseline justify-between">
             <h1 className="text-title font-bold">Settings</h1>
             <UndoButtons steps={steps} />
           </span>
-          <Setting
-            label="Powers are read in"
-            name="reading"
-            value={settings.reading}
-            options={[
-              ['WATTS', 'watts'],
-              ['PERCENT', 'percent'],
-              ['DB', 'dB'],
-              ['S_UNITS', 'S-units'],
-            ]}
-            onChange={change}
-          />
-          <Setting
-            label="Lengths"
-            name="lengths"
-            value={settings.lengths}
-            options={[
-              ['METRES', 'metres'],
-              ['FEET', 'feet'],
-            ]}
-            onChange={change}
-          />
-          <Setting
-            label="Temperatures"
-            name="temperatures"
-            value={settings.temperatures}
-            options={[
-              ['CELSIUS', '°C'],
-              ['FAHRENHEIT', '°F'],
-            ]}
-            onChange={change}
-          />
-          <Setting
-            label="Sheet"
-            name="palette"
-            value={settings.palette}
-            options={[
-              ['SYSTEM', 'as the system says'],
-              ['DAY', 'day'],
-              ['NIGHT', 'night'],
-            ]}
-            onChange={change}
-          />
-          <Setting
-            label="A new home run's ledger begins with"
-            name="preference"
-            value={settings.preference}
-            options={[
-              ['LEAST_COST', words.preference.LEAST_COST],
-              ['LEAST_LOSS', words.preference.LEAST_LOSS],
-              ['BEST_VALUE', words.preference.BEST_VALUE],
-              ['LIGHTEST', words.preference.LIGHTEST],
-              ['MOST_MARGIN', words.preference.MOST_MARGIN],
-            ]}
-            onChange={change}
-          />
-          <Worth settings={settings} onChange={change} />
-          <Tolerances value={settings.tolerances} onChange={change} />
-          <Joints value={settings.flatJointLossDb} onChange={change} />
-          <Upkeep value={settings.upkeep} onChange={change} />
-          <Setting
-            label="Bands offered are those of"
-            name="region"
-            value={settings.region}
-            options={[
-              [1, 'region 1: Europe, Africa'],
-              [2, 'region 2: the Americas'],
-              [3, 'region 3: Asia, Oceania'],
-            ]}
-            onChange={change}
-          />
-          <Currency value={settings.currency} onChange={change} />
-          <Licence value={settings.licencePowerW} onChange={change} />
-          <Labelled label="Instruments may be reached on">
-            <span className="flex flex-col gap-1">
-              <span className="flex items-baseline gap-2">
-                this machine, and
-                <TextField
-                  label="hosts of instruments"
-                  placeholder="no other host"
-                  mayBeEmpty
-                  className="w-[26ch]"
-                  value={settings.instrumentHosts ?? ''}
-                  onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
-                />
+          <Group title="How figures are read" sample={sample?.reading}>
+            <Setting
+              label="Powers are read in"
+              name="reading"
+              value={settings.reading}
+              options={[
+                ['WATTS', 'watts'],
+                ['PERCENT', 'percent'],
+                ['DB', 'dB'],
+                ['S_UNITS', 'S-units'],
+              ]}
+              onChange={change}
+            />
+            <Setting
+              label="Lengths"
+              name="lengths"
+              value={settings.lengths}
+              options={[
+                ['METRES', 'metres'],
+                ['FEET', 'feet'],
+              ]}
+              onChange={change}
+            />
+            <Setting
+              label="Temperatures"
+              name="temperatures"
+              value={settings.temperatures}
+              options={[
+                ['CELSIUS', '°C'],
+                ['FAHRENHEIT', '°F'],
+              ]}
+              onChange={change}
+            />
+          </Group>
+          <Group title="Money" sample={sample?.money}>
+            <Currency value={settings.currency} onChange={change} />
+            <Worth settings={settings} onChange={change} />
+          </Group>
+          <Group title="How a cable is judged" sample={sample?.judged}>
+            <Setting
+              label="A new home run's ledger begins with"
+              name="preference"
+              value={settings.preference}
+              options={[
+                ['LEAST_COST', words.preference.LEAST_COST],
+                ['LEAST_LOSS', words.preference.LEAST_LOSS],
+                ['BEST_VALUE', words.preference.BEST_VALUE],
+                ['LIGHTEST', words.preference.LIGHTEST],
+                ['MOST_MARGIN', words.preference.MOST_MARGIN],
+              ]}
+              onChange={change}
+            />
+            <Tolerances value={settings.tolerances} onChange={change} />
+            <Joints value={settings.flatJointLossDb} onChange={change} />
+          </Group>
+          <Group title="My radio and my place" sample={null}>
+            <Setting
+              label="Bands offered are those of"
+              name="region"
+              value={settings.region}
+              options={[
+                [1, 'region 1: Europe, Africa'],
+                [2, 'region 2: the Americas'],
+                [3, 'region 3: Asia, Oceania'],
+              ]}
+              onChange={change}
+            />
+            <Licence value={settings.licencePowerW} onChange={change} />
+            <Labelled label="Instruments may be reached on">
+              <span className="flex flex-col gap-1">
+                <span className="flex items-baseline gap-2">
+                  this machine, and
+                  <TextField
+                    label="hosts of instruments"
+                    placeholder="no other host"
+                    mayBeEmpty
+                    className="w-[26ch]"
+                    value={settings.instrumentHosts ?? ''}
+                    onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
+                  />
+                </span>
+                <span className="text-fine text-soft">{sentences.instrumentHosts}</span>
               </span>
-              <span className="text-fine text-soft">{sentences.instrumentHosts}</span>
-            </span>
-          </Labelled>
-          <Setting
-            label="Single letters are shortcuts"
-            name="letterShortcuts"
-            value={settings.letterShortcuts}
-            options={[
-              [true, 'yes'],
-              [false, 'no'],
-            ]}
-            onChange={change}
-          />
-          <Setting
-            label="The demo's plans are"
-            name="demoHidden"
-            value={settings.demoHidden}
-            options={[
-              [false, 'listed'],
-              [true, 'hidden'],
-            ]}
-            onChange={change}
-          />
+            </Labelled>
+          </Group>
+          <Group title="My pieces" sample={null}>
+            <Upkeep value={settings.upkeep} onChange={change} />
+          </Group>
+          <Group title="The sheet itself" sample={null}>
+            <Setting
+              label="Sheet"
+              name="palette"
+              value={settings.palette}
+              options={[
+                ['SYSTEM', 'as the system says'],
+                ['DAY', 'day'],
+                ['NIGHT', 'night'],
+              ]}
+              onChange={change}
+            />
+            <Setting
+              label="Single letters are shortcuts"
+              name="letterShortcuts"
+              value={settings.letterShortcuts}
+              options={[
+                [true, 'yes'],
+                [false, 'no'],
+              ]}
+              onChange={change}
+            />
+            <Setting
+              label="The demo's plans are"
+              name="demoHidden"
+              value={settings.demoHidden}
+              options={[
+                [false, 'listed'],
+                [true, 'hidden'],
+              ]}
+              onChange={change}
+            />
+          </Group>
         </div>
       </main>
     </Shell>
+  );
+}
+
+/** Settings of one kind, under a line of a sheet as it looks with them. */
+function Group({
+  title,
+  sample,
+  children,
+}: {
+  title: string;
+  sample: string | null | undefined;
+  children: React.ReactNode;
+}) {
+  return (
+    <section aria-label={title} className="flex flex-col gap-4">
+      <h2 className="flex flex-wrap items-baseline gap-x-4 border-b border-ink pb-1 font-semibold">
+        {title}
+        {sample && <span className="figures text-fine font-normal text-copper-text">{sample}</span>}
+      </h2>
+      {children}
+    </section>
   );
 }
 
@@ -315,7 +350,9 @@ function Currency({ value, onChange }: { value: string; onChange: Change }) {
           onBlur={() => good && setTyped(null)}
         />
         {good ? (
-          <span className="ml-3 text-fine text-soft">Prices are never converted.</span>
+          <span className="ml-3 text-fine text-soft">
+            Samples are shown in it; prices of your own are never converted.
+          </span>
         ) : (
           <span role="alert" className="ml-3 text-fail">
             Three letters, such as EUR or GBP.

@@ -23,7 +23,7 @@ export function AddBand() {
     <OpensInPlace
       label="Add a band"
       text="Add a band"
-      className="quiet sticky right-0 shrink-0 border-l border-hairline bg-paper px-4"
+      className="quiet shrink-0 bg-paper px-4 min-[641px]:sticky min-[641px]:right-0 min-[641px]:border-l min-[641px]:border-hairline"
       width={330}
     >
       {(close) => (

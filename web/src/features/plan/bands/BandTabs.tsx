@@ -35,7 +35,7 @@ export function BandTabs() {
     <section
       aria-label="bands"
       ref={strip}
-      className="flex shrink-0 items-stretch overflow-x-auto border-b border-hairline"
+      className="more-beyond flex shrink-0 items-stretch overflow-x-auto border-b border-hairline"
     >
       {bands.map((band, i) => {
         const cell = row?.cells.find((c) => c.bandId === band.id) ?? row?.cells[i];

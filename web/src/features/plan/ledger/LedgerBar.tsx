@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState } from 'react';
 import type { Row } from '../../../api';
 import { useShortcuts } from '../../../app/useShortcuts';
-import { Choice } from '../../../ui';
+import { Choice, OpensInPlace, useNarrow } from '../../../ui';
 import { reasonText, words } from '../../../words';
 import type { Preference } from '../document/model';
 import { bandName, bandsOf, preferenceOf } from '../document/model';
@@ -22,6 +22,7 @@ export function LedgerBar() {
   const bands = bandsOf(plan).map(bandName);
   const { view, filter, put, sift } = address;
   const rows = ledger?.rows ?? [];
+  const narrow = useNarrow();
   const field = useRef<HTMLInputElement>(null);
   useShortcuts(useMemo(() => ({ '/': () => field.current?.focus() }), []));
   // the address follows a moment later; what is typed must not wait for it
@@ -42,6 +43,25 @@ export function LedgerBar() {
       : '';
   }
   const base = rows.find((r) => r.id === filter.base);
+  const tools = (
+    <>
+      <button type="button" className="quiet" onClick={() => put({ mix: 'open' })}>
+        Try a mix
+      </button>
+      <button
+        type="button"
+        className="quiet"
+        disabled={rows.length === 0}
+        onClick={() => saveLedger(`${plan.name}, ledger`, rows, bands, firstReason)}
+      >
+        Save as CSV
+      </button>
+      <Columns />
+      <button type="button" className="quiet" onClick={() => put({ own: 'new' })}>
+        Add a figure of my own
+      </button>
+    </>
+  );
   return (
     <div
       className={`flex shrink-0 flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline px-4 py-1 ${view === 'paper' ? 'print:hidden' : ''}`}
@@ -73,21 +93,13 @@ export function LedgerBar() {
         >
           Hide what fails
         </button>
-        <button type="button" className="quiet" onClick={() => put({ mix: 'open' })}>
-          Try a mix
-        </button>
-        <button
-          type="button"
-          className="quiet"
-          disabled={rows.length === 0}
-          onClick={() => saveLedger(`${plan.name}, ledger`, rows, bands, firstReason)}
-        >
-          Save as CSV
-        </button>
-        <Columns />
-        <button type="button" className="quiet" onClick={() => put({ own: 'new' })}>
-          Add a figure of my own
-        </button>
+        {narrow ? (
+          <OpensInPlace label="more of the ledger" text="More" className="quiet">
+            {() => tools}
+          </OpensInPlace>
+        ) : (
+          tools
+        )}
         <Choice<Preference>
           label="order of the rows"
           value={preferenceOf(plan)}
