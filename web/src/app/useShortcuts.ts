@@ -39,7 +39,7 @@ export function useShortcuts(shortcuts: Shortcuts): void {
   const { settings } = usePreferences();
   const keys = useRef(new Keys());
   const pressed = useEffectEvent((e: KeyboardEvent) => {
-    if (isTyping(e.target) || e.altKey) return;
+    if ((isTyping(e.target) && !isOfTheSheet(e)) || e.altKey) return;
     const action = keys.current.pressed(
       nameOf(e),
       e.timeStamp,
@@ -89,6 +89,15 @@ function nameOf(e: KeyboardEvent): string {
   const control = e.ctrlKey || e.metaKey ? 'Ctrl+' : '';
   const shift = control && e.shiftKey ? 'Shift+' : '';
   return `${control}${shift}${control ? e.key.toUpperCase() : e.key}`;
+}
+
+/** Undo in a field in which nothing is being typed is the sheet's, not that of the field's text. */
+function isOfTheSheet(e: KeyboardEvent): boolean {
+  return (
+    (e.ctrlKey || e.metaKey) &&
+    e.target instanceof HTMLElement &&
+    e.target.dataset.settled === 'true'
+  );
 }
 
 function isTyping(target: EventTarget | null): boolean {

@@ -28,6 +28,8 @@ interface Props {
   /** Where Enter leads, once what is typed can be used; the focus stays where it is without it. */
   onEnter?: () => void;
   autoFocus?: boolean;
+  /** What else may be typed here, and what is then done once the field is left; null for what it does not know. */
+  alsoReads?: (text: string) => (() => void) | null;
   /** Whether Tab stops here; it does unless a list has one focus for all of it. */
   isStop?: boolean;
   className?: string;
@@ -122,6 +124,7 @@ export function QuantityField(props: Props) {
   }
 
   function leave() {
+    if (typed !== null) props.alsoReads?.(typed)?.();
     if (message === null) setTyped(null);
   }
 
@@ -132,6 +135,7 @@ export function QuantityField(props: Props) {
       <span className="inline-flex items-baseline gap-1">
         <input
           id={id}
+          data-settled={typed === null}
           autoFocus={props.autoFocus}
           aria-label={label}
           aria-invalid={message !== null}
@@ -200,7 +204,9 @@ export function QuantityField(props: Props) {
   );
 }
 
-function messageOf(text: string, unit: string, { kind, say, least }: Props): string | null {
+function messageOf(text: string, unit: string, props: Props): string | null {
+  const { kind, say, least } = props;
+  if (props.alsoReads?.(text)) return null;
   const parsed = parseQuantity(text, kind, unit);
   if (!parsed.ok) return parsed.message;
   const min = least ?? RANGES[kind].min;

@@ -21,6 +21,7 @@ export function TextField({
 
   return (
     <input
+      data-settled={typed === null}
       aria-label={label}
       aria-invalid={empty}
       title={empty ? 'It needs a name.' : undefined}

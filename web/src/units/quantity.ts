@@ -250,6 +250,22 @@ export function parseQuantity(text: string, kind: QuantityKind, defaultUnit: str
   );
 }
 
+/** An impedance as it is written: 180 - j280, 3200+j350 Ω; null for anything else. */
+export function parseImpedance(
+  text: string,
+): { resistanceOhm: number; reactanceOhm: number } | null {
+  const match =
+    /^(\d+(?:[.,]\d+)?)\s*([+-])\s*(?:j\s*(\d+(?:[.,]\d+)?)|(\d+(?:[.,]\d+)?)\s*j)\s*(?:Ω|ohms?)?$/i.exec(
+      tidy(text).replace('\u2013', '-'),
+    );
+  if (!match) return null;
+  const reactance = decimal(match[3] ?? match[4] ?? '');
+  return {
+    resistanceOhm: decimal(match[1] ?? ''),
+    reactanceOhm: match[2] === '-' ? -reactance : reactance,
+  };
+}
+
 function tidy(text: string): string {
   return text
     .replace(/[\u00a0\u2009\u202f]/g, ' ')

@@ -14,6 +14,7 @@ import {
   significant,
 } from '.';
 import type { QuantityKind } from '.';
+import { parseImpedance } from './quantity';
 import vectors from './vectors.json';
 
 describe('what people type', () => {
@@ -132,5 +133,20 @@ describe('a power ratio', () => {
   it('steps through the readings, past watts for a receiver', () => {
     expect(nextReading('S', true)).toBe('watts');
     expect(nextReading('S', false)).toBe('percent');
+  });
+});
+
+describe('an impedance as it is written', () => {
+  it.each([
+    ['180 - j280', 180, -280],
+    ['3200+j350 Ω', 3200, 350],
+    ['45−620j ohm', 45, -620],
+  ])('%s', (text, resistanceOhm, reactanceOhm) => {
+    expect(parseImpedance(text)).toEqual({ resistanceOhm, reactanceOhm });
+  });
+
+  it('is nothing without its j', () => {
+    expect(parseImpedance('180-280')).toBeNull();
+    expect(parseImpedance('1.5')).toBeNull();
   });
 });

@@ -112,7 +112,7 @@ function Aside() {
   return (
     <aside
       aria-label="note"
-      className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:overflow-visible print:border-0"
+      className="shrink-0 overflow-y-auto border-l border-hairline px-4.5 py-4 min-[900px]:w-[264px] print:w-auto print:columns-2 print:gap-6 print:overflow-visible print:border-0 print:py-1 print:text-small"
     >
       <Note part={narrow ? 'rest' : 'whole'} />
     </aside>

@@ -1,7 +1,7 @@
 import type { BandAssessment } from '../../../api';
 import { Choice, QuantityField } from '../../../ui';
 import { usePreferences } from '../../../app/preferences';
-import { fixed, plain, tied } from '../../../units';
+import { fixed, parseImpedance, plain, tied } from '../../../units';
 import { readThroughSentence } from '../../../words';
 import type { Band, Element } from '../document/model';
 import { useSheet } from '../sheetContext';
@@ -82,6 +82,10 @@ export function LoadFields({
           value={load[kind]}
           show={(v) => plain(v, 2)}
           say={(v) => plain(v)}
+          alsoReads={(text) => {
+            const impedance = parseImpedance(text);
+            return impedance && (() => onChange(impedance));
+          }}
           onCommit={(swr) => onChange({ ...load, [kind]: swr })}
           onTrouble={(message) => trouble(`swr ${key}`, message)}
         />

@@ -16,6 +16,11 @@ final class PlanSheetPage {
         this.page = page;
     }
 
+    /** The sheet that the page leads to, whichever that will be. */
+    static PlanSheetPage on(Page page) {
+        return new PlanSheetPage(page);
+    }
+
     static PlanSheetPage open(Page page, String address) {
         page.navigate(address);
         PlanSheetPage sheet = new PlanSheetPage(page);

@@ -22,8 +22,8 @@ class TravelTest {
     @Test
     void aPlanGoesOutAndWhatClashesIsAsked(Page page) throws IOException {
         page.navigate("/plans/5ca77a00-0002-4000-8000-000000000002?view=paper");
-        Download file =
-                page.waitForDownload(() -> page.getByText("Save the plan as a file").click());
+        Download file = page.waitForDownload(
+                () -> page.getByText("Save the plan as a file").click());
         assertThat(file.suggestedFilename()).endsWith(".eskiz.json");
         String text = Files.readString(file.path());
         assertThat(text).contains("\"format\":\"eskiz\"");
@@ -57,8 +57,9 @@ class TravelTest {
     @Test
     void theLedgerGoesOutAsCsv(Page page) throws IOException {
         PlanSheetPage.open(page, PlanSheetPage.GALLERY);
-        Download csv = page.waitForDownload(() -> page.getByText("Save as CSV", new Page.GetByTextOptions().setExact(true))
-                .click());
+        Download csv =
+                page.waitForDownload(() -> page.getByText("Save as CSV", new Page.GetByTextOptions().setExact(true))
+                        .click());
         assertThat(Files.readString(csv.path()))
                 .startsWith("cable,verdict,cost,currency,mass_kg,6 m total_loss_db")
                 .contains("\r\nFoam 10,");

@@ -199,7 +199,7 @@ class WholeRunTest {
         assertThat(bands).containsText("at the antenna");
         sheet.field("length").fill("30");
         sheet.field("length").press("Enter");
-        assertThat(bands).containsText(Pattern.compile("read at the radio through 20.m RG-58: 1.13 at the antenna"));
+        assertThat(bands).containsText(Pattern.compile("read at the radio through 20.m Foam 6: 1.11 at the antenna"));
         sheet.button("Read anew").click();
         assertThat(bands).not().containsText("read at the radio through");
         page.keyboard().press("Control+z");
@@ -240,8 +240,7 @@ class WholeRunTest {
         assertThat(csv.suggestedFilename()).endsWith(".csv");
 
         // what an earlier version linked to is still there
-        page.navigate(
-                "/plans/compare?a=5ca77a00-0001-4000-8000-000000000001&b=5ca77a00-0002-4000-8000-000000000002");
+        page.navigate("/plans/compare?a=5ca77a00-0001-4000-8000-000000000001&b=5ca77a00-0002-4000-8000-000000000002");
         assertThat(page.getByTestId("side B")).containsText("spare 2 m run");
     }
 
