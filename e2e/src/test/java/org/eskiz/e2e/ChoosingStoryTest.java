@@ -117,6 +117,7 @@ class ChoosingStoryTest {
         page.getByLabel("attenuation of row 1, dB per 100 m").fill("9,5");
         sheet.button("Add the row").click();
         assertThat(sheet.row("From the attic")).isVisible();
+        sheet.button("From the attic").click();
         assertThat(sheet.note()).containsText("From the attic brings");
         assertThat(sheet.saveState()).hasText("a moment ago");
         page.reload();

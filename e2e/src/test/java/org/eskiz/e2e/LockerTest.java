@@ -103,7 +103,7 @@ class LockerTest {
         field(page, "length with the new end").fill("14.6");
         button(page, "Note it").click();
         assertThat(page.getByText("new end: 15 m became 14.6 m")).isVisible();
-        page.getByText(Pattern.compile("^take back what was noted")).click();
+        page.getByText(Pattern.compile("^Take back what was noted")).click();
         assertThat(page.getByText("new end: 15 m became 14.6 m")).hasCount(0);
     }
 

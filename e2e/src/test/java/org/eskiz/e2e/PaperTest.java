@@ -52,8 +52,9 @@ class PaperTest {
                          {"radio": {"powerW": 100}, "run": [{"id": "j", "kind": "JOINT", "connectorKey": "n"},
                           {"id": "main", "kind": "LINE", "cableKey": "rg-213", "lengthM": 22, "candidate": true},
                           {"id": "k", "kind": "JOINT", "connectorKey": "n"}],
-                          "bands": [{"id": "a", "name": "10 m", "frequencyMHz": 28.5, "load": {"swr": 1.5}}]}}}""".formatted(id)));
-        return "/plans/" + id + "?view=paper&row=rg-213";
+                          "bands": [{"id": "a", "name": "10 m", "frequencyMHz": 28.5, "load": {"swr": 1.5}}]},
+                         "picked": true, "purchase": {"allowances": {"eachEndM": 0.1, "dripLoopM": 0.3, "serviceLoopM": 0.5}}}}""".formatted(id)));
+        return "/plans/" + id + "?view=paper";
     }
 
     @Test
