@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -46,7 +47,10 @@ class CatalogueController {
     @GetMapping("/cable-types/{key}")
     @Operation(operationId = "getCableType", summary = "One cable type at its newest revision")
     CableTypeResponse cableType(@PathVariable String key) {
-        return CableTypeResponse.of(catalogue.history(key).get(0), catalogue.current());
+        Catalogue current = catalogue.current();
+        return current.cableType(key)
+                .map(t -> CableTypeResponse.of(t, current))
+                .orElseThrow(() -> new NotFoundException("cable type", key));
     }
 
     @GetMapping("/cable-types/{key}/revisions")
