@@ -72,6 +72,7 @@ export function sheetOf(change: Partial<Sheet> = {}): Sheet {
     profile: undefined,
     pointedAt: undefined,
     stale: false,
+    isWaiting: false,
     problem: null,
     address: {
       view: 'ledger',

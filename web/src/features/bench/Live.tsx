@@ -29,7 +29,7 @@ export function Live(props: LiveProps) {
   });
   const [identity, setIdentity] = useState<Identity | null>(null);
   const driven = useRef<Address | null>(null);
-  // an instrument that is at work is not Disconnect, nor given another cable
+  // an instrument that is at work is not let go, nor given another cable
   const [isBusy, setBusy] = useState(false);
   const release = useMutation({
     mutationFn: async () => {

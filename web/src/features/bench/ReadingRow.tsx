@@ -195,7 +195,7 @@ function RowButtons({
         type="button"
         className="quiet text-small"
         aria-label={`Add a power at ${at}, row ${index + 1}`}
-        title="the same band at Add a power"
+        title="the same band at another power"
         onClick={() => onChange(withAnotherLevel(notes, index))}
       >
         Add a power

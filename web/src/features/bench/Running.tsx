@@ -1,4 +1,4 @@
-/** How far something is that takes a while, and the way to Stop it. */
+/** How far something is that takes a while, and the way to stop it. */
 export function Running({
   label,
   percent,

@@ -94,7 +94,7 @@ export function TitleBlock({ notes, revision, id, method, onChange }: Props) {
           checked={notes.setAside ?? false}
           onChange={(e) => onChange({ ...notes, setAside: e.target.checked || undefined })}
         />
-        does not count
+        Leave this test out of the history
       </label>
       {id !== null && revision !== null ? (
         <Revisions id={id} revision={revision} />

@@ -9,6 +9,7 @@ import { useAddress } from '../../app/useAddress';
 import { TextField } from '../../ui';
 import { lengthText } from '../../units';
 import { capital, endText } from '../../words';
+import { drawnLengthM, KitDrawing } from './KitDrawing';
 import { LengthSetsPanel } from './LengthSetsPanel';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
@@ -22,6 +23,7 @@ export function KitsPage() {
   const moving = useMoving();
   const packing = params.get('pack');
   const shown = (kits.data ?? []).filter((k) => !(k.demo && settings.demoHidden));
+  const longestM = Math.max(1, ...shown.map((k) => drawnLengthM(k)));
   return (
     <Shell here="Kits">
       <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
@@ -48,7 +50,7 @@ export function KitsPage() {
           )}
           <ul aria-label="kits" className="min-h-0 flex-1 overflow-y-auto">
             {shown.map((k) => (
-              <KitRow key={k.id} kit={k} moving={moving} />
+              <KitRow key={k.id} kit={k} moving={moving} longestM={longestM} />
             ))}
           </ul>
         </section>
@@ -58,7 +60,16 @@ export function KitsPage() {
   );
 }
 
-function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving> }) {
+function KitRow({
+  kit,
+  moving,
+  longestM,
+}: {
+  kit: Kit;
+  moving: ReturnType<typeof useMoving>;
+  /** Length of the longest kit: all are drawn at one scale. */
+  longestM: number;
+}) {
   const { lengths } = usePreferences();
   const pieces = usePieces().data ?? [];
   const connectors = useConnectors().data ?? [];
@@ -85,7 +96,7 @@ function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving
   if (gone) {
     return (
       <li className="border-b border-hairline px-4 py-2 text-soft">
-        {kit.name} is Unpack ited.{' '}
+        {kit.name} is unpacked.{' '}
         <button type="button" className="quiet" onClick={() => restore.mutate()}>
           Undo
         </button>
@@ -113,6 +124,7 @@ function KitRow({ kit, moving }: { kit: Kit; moving: ReturnType<typeof useMoving
           </button>
         </span>
       </span>
+      <KitDrawing kit={kit} pieces={own} longestM={longestM} />
       <ul aria-label={`what to pack for ${kit.name}`} className="text-body">
         {kit.pieces.map((p) => (
           <li key={p.pieceId}>

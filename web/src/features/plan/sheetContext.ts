@@ -53,6 +53,8 @@ export interface Sheet {
   pointedAt: BandAssessment | undefined;
   /** Whether the figures are not those of the plan as it is, and why there are no newer ones. */
   stale: boolean;
+  /** Whether the figures of the plan as it is are on their way: a choice waits for them. */
+  isWaiting: boolean;
   problem: string | null;
 
   address: SheetAddress;

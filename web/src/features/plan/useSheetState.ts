@@ -77,6 +77,7 @@ export function useSheetState(
     profile,
     pointedAt: rows.pointedAt,
     stale: troubles.isAny || rows.isStale,
+    isWaiting: rows.answered?.plan !== plan,
     problem: rows.problem,
     address,
     command,

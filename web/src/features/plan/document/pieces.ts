@@ -104,7 +104,7 @@ export const PIECES: readonly Piece[] = [
     label: 'how it is bought',
     tell: (plan) => {
       const end = plan.document.purchase?.readyMadeEnd;
-      return `${timesOf(plan)} ×, ends ${end ? `ready-made at ${plain(end.amount)} ${end.currency}` : 'fitted by myself'}`;
+      return `${timesOf(plan)} ×, ends ${end ? `ready-made at ${plain(end.amount)} ${end.currency}` : 'fitted by the operator'}`;
     },
     take: ASKED('purchase'),
   },

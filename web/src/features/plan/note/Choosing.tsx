@@ -8,26 +8,26 @@ import { useSheet } from '../sheetContext';
 
 /** The choice, with a reason in the operator's words. */
 export function Choosing({ row }: { row: Row }) {
-  const { plan, planId, stale, chosen, command, saveNow } = useSheet();
+  const { plan, planId, stale, isWaiting, chosen, command, saveNow } = useSheet();
   const queries = useQueryClient();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');
   const [kept, setKept] = useState<string | null>(null);
   const field = useRef<HTMLTextAreaElement>(null);
   const choose = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (decided: Row) => {
       const planVersion = await saveNow();
       if (planVersion === null) throw new Error('the plan could not be saved first');
       return answered(
         api.POST('/api/plans/{id}/decisions', {
           params: { path: { id: planId } },
-          body: { id: crypto.randomUUID(), planVersion, rowId: row.id, reason: reason.trim() },
+          body: { id: crypto.randomUUID(), planVersion, rowId: decided.id, reason: reason.trim() },
         }),
       );
     },
-    onSuccess: () => {
-      command({ do: 'pick', run: laid(runOf(plan), row, ownCablesOf(plan)) });
-      setKept(row.name);
+    onSuccess: (_, decided) => {
+      command({ do: 'pick', run: laid(runOf(plan), decided, ownCablesOf(plan)) });
+      setKept(decided.name);
       setOpen(false);
       setReason('');
       void queries.invalidateQueries({ queryKey: ['decisions', planId] });
@@ -48,7 +48,7 @@ export function Choosing({ row }: { row: Row }) {
           type="button"
           data-shortcut="choose"
           className="action"
-          disabled={stale}
+          disabled={stale || isWaiting}
           onClick={() => {
             setOpen(true);
             setKept(null);
@@ -69,7 +69,7 @@ export function Choosing({ row }: { row: Row }) {
       className="flex flex-col gap-2 border-l-[3px] border-blue pl-2"
       onSubmit={(e) => {
         e.preventDefault();
-        choose.mutate();
+        choose.mutate(row);
       }}
     >
       <label className="flex flex-col gap-1">
@@ -84,12 +84,12 @@ export function Choosing({ row }: { row: Row }) {
           onChange={(e) => setReason(e.target.value)}
           onKeyDown={(e) => {
             if (e.key === 'Escape') setOpen(false);
-            if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) choose.mutate();
+            if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) choose.mutate(row);
           }}
         />
       </label>
       <span className="flex items-center gap-4">
-        <button type="submit" className="action" disabled={choose.isPending || stale}>
+        <button type="submit" className="action" disabled={choose.isPending || stale || isWaiting}>
           Keep the choice
         </button>
         <button type="button" className="quiet" onClick={() => setOpen(false)}>

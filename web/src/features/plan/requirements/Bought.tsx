@@ -19,7 +19,7 @@ export function Bought() {
   const end = purchase.readyMadeEnd;
   const said = [
     times === 1 ? 'one run' : `${times} equal runs`,
-    end ? `ends ready-made at ${moneyFigure(end.amount)} ${end.currency}` : 'ends fitted by myself',
+    end ? `ends ready-made at ${moneyFigure(end.amount)} ${end.currency}` : 'you fit the ends',
   ];
   return (
     <OpensInPlace
@@ -42,7 +42,7 @@ export function Bought() {
               label="who makes up the ends"
               value={end ? 'ready' : 'fitted'}
               options={[
-                { value: 'fitted', text: 'fitted by myself' },
+                { value: 'fitted', text: 'I fit them myself' },
                 { value: 'ready', text: 'ready-made' },
               ]}
               onChange={(who) =>

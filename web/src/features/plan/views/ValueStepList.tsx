@@ -74,7 +74,7 @@ function ValueRow({
       className={`text-right [&>*]:border-b [&>*]:border-hairline [&>*]:py-1 [&>td]:pl-3 ${point.rowId === rowId ? 'bg-raised' : ''} ${isBeyond ? 'text-soft' : ''}`}
     >
       <th scope="row" className="text-left font-semibold">
-        <button type="button" onClick={() => pickRow(point.rowId)}>
+        <button type="button" className="text-left" onClick={() => pickRow(point.rowId)}>
           {point.name}
         </button>
         {isKnee && <span className="font-normal text-soft">, the knee</span>}
