@@ -74,7 +74,7 @@ const views = [
   },
   {
     name: 'side-by-side',
-    path: '/plans/compare?a=5ca77a00-0001-4000-8000-000000000001&b=5ca77a00-0002-4000-8000-000000000002',
+    path: '/plans/compare?p=5ca77a00-0001-4000-8000-000000000001&p=5ca77a00-0001-4000-8000-000000000001~rg-213&p=5ca77a00-0002-4000-8000-000000000002&band=2%20m',
   },
   { name: 'phone', path: gallery, size: { width: 390, height: 844 } },
   {
