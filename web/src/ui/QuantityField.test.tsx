@@ -145,4 +145,61 @@ describe('a quantity that is typed', () => {
     await userEvent.type(field(), 'x{Escape}');
     expect(field().value).toBe('20');
   });
+
+  it('asks back what could be meant otherwise, and takes the other by a press', async () => {
+    render(<Field start={20} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '1,500');
+    expect(screen.getByText('1.5 m?')).toBeTruthy();
+    await userEvent.click(screen.getByText('1500 m was meant'));
+    expect(commits).toHaveBeenLastCalledWith(1500);
+  });
+
+  it('leads on by Enter only with what can be used, and keeps the focus without it', async () => {
+    const onEnter = vi.fn();
+    render(
+      <QuantityField
+        label="power"
+        kind="power"
+        unit="w"
+        unitLabel="W"
+        value={5}
+        show={String}
+        say={String}
+        onCommit={commits}
+        onEnter={onEnter}
+      />,
+    );
+    const power = screen.getByLabelText<HTMLInputElement>('power');
+    await userEvent.clear(power);
+    await userEvent.type(power, 'much{Enter}');
+    expect(onEnter).not.toHaveBeenCalled();
+    expect(document.activeElement).toBe(power);
+    expect(power.getAttribute('aria-describedby')).toBeTruthy();
+    await userEvent.clear(power);
+    await userEvent.type(power, '50{Enter}');
+    expect(onEnter).toHaveBeenCalledOnce();
+  });
+
+  it('offers the unit that was typed for everything', async () => {
+    const take = vi.fn();
+    render(
+      <QuantityField
+        label="length"
+        kind="length"
+        unit="m"
+        unitLabel="m"
+        value={5}
+        show={String}
+        say={String}
+        onCommit={commits}
+        otherUnit={{ typedAs: /ft/, offer: 'Show feet everywhere', take }}
+      />,
+    );
+    const length = screen.getByLabelText('length');
+    await userEvent.clear(length);
+    await userEvent.type(length, '150 ft');
+    await userEvent.click(screen.getByText('Show feet everywhere'));
+    expect(take).toHaveBeenCalledOnce();
+  });
 });

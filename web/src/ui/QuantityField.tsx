@@ -28,6 +28,8 @@ interface Props {
   /** Where Enter leads, once what is typed can be used; the focus stays where it is without it. */
   onEnter?: () => void;
   autoFocus?: boolean;
+  /** A unit that is not the one everything is shown in, and how everything comes to be shown in it. */
+  otherUnit?: { typedAs: RegExp; offer: string; take: () => void } | undefined;
   /** What else may be typed here, and what is then done once the field is left; null for what it does not know. */
   alsoReads?: (text: string) => (() => void) | null;
   /** Whether Tab stops here; it does unless a list has one focus for all of it. */
@@ -128,6 +130,7 @@ export function QuantityField(props: Props) {
     if (message === null) setTyped(null);
   }
 
+  const offers = typed !== null && message === null && props.otherUnit?.typedAs.test(typed);
   const text = typed ?? (value === undefined ? '' : show(value));
   const echo = typed === null || message !== null ? null : doubtOf(typed, kind, unit, say);
   return (
@@ -179,7 +182,7 @@ export function QuantityField(props: Props) {
         )}
         {props.children}
       </span>
-      {(message || echo) && (
+      {(message || echo || offers) && (
         <span className="inline-flex max-w-60 flex-wrap items-baseline gap-x-2">
           <span
             id={`${id}-said`}
@@ -188,6 +191,16 @@ export function QuantityField(props: Props) {
           >
             {message ?? echo?.text}
           </span>
+          {offers && (
+            <button
+              type="button"
+              className="quiet text-small"
+              onMouseDown={(e) => e.preventDefault()} // the field keeps the focus
+              onClick={props.otherUnit?.take}
+            >
+              {props.otherUnit?.offer}
+            </button>
+          )}
           {echo?.other !== undefined && (
             <button
               type="button"

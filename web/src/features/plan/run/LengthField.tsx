@@ -15,7 +15,7 @@ export function LengthField({
   label: string;
 }) {
   const { command, trouble } = useSheet();
-  const { lengths } = usePreferences();
+  const { lengths, setLengths } = usePreferences();
   return (
     <QuantityField
       label={label}
@@ -29,6 +29,15 @@ export function LengthField({
       show={(v) => lengthFigure(v, lengths)}
       say={(v) => lengthText(v, lengths)}
       className="font-semibold"
+      otherUnit={
+        lengths === 'm'
+          ? {
+              typedAs: /\d\s*(?:ft|feet|foot|'|in|")/i,
+              offer: 'Show feet everywhere',
+              take: () => setLengths('ft'),
+            }
+          : undefined
+      }
       onCommit={(lengthM) => command({ do: 'setLength', element: index, lengthM })}
       onTrouble={(message) => trouble(`length ${index}`, message)}
     />
