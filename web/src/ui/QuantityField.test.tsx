@@ -8,7 +8,15 @@ import { QuantityField } from './QuantityField';
 
 const commits = vi.fn();
 
-function Field({ start, unit = 'm' }: { start: number; unit?: 'm' | 'ft' }) {
+function Field({
+  start,
+  unit = 'm',
+  take,
+}: {
+  start: number;
+  unit?: 'm' | 'ft';
+  take?: () => void;
+}) {
   const [value, setValue] = useState(start);
   return (
     <>
@@ -21,6 +29,7 @@ function Field({ start, unit = 'm' }: { start: number; unit?: 'm' | 'ft' }) {
         show={(v) => lengthFigure(v, unit)}
         say={(v) => lengthText(v, unit)}
         step={{ small: 0.1, large: 1 }}
+        otherUnit={take && { typedAs: /ft/, offer: 'Show feet everywhere', take }}
         onCommit={(v) => {
           commits(v);
           setValue(v);
@@ -183,19 +192,7 @@ describe('a quantity that is typed', () => {
 
   it('offers the unit that was typed for everything', async () => {
     const take = vi.fn();
-    render(
-      <QuantityField
-        label="length"
-        kind="length"
-        unit="m"
-        unitLabel="m"
-        value={5}
-        show={String}
-        say={String}
-        onCommit={commits}
-        otherUnit={{ typedAs: /ft/, offer: 'Show feet everywhere', take }}
-      />,
-    );
+    render(<Field start={5} take={take} />);
     const length = screen.getByLabelText('length');
     await userEvent.clear(length);
     await userEvent.type(length, '150 ft');
