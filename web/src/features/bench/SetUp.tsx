@@ -19,19 +19,27 @@ export function SetUp({
   notes,
   cable,
   lossDb,
+  children,
 }: {
   notes: BenchNotes;
   /** What the cable is called on the drawing. */
   cable: string;
   lossDb: number | null;
+  /** What is typed of it. */
+  children: React.ReactNode;
 }) {
   switch (notes.method) {
     case 'WATTMETER':
-      return <WithWattmeter notes={notes} cable={cable} lossDb={lossDb} />;
+      return (
+        <WithWattmeter notes={notes} cable={cable} lossDb={lossDb}>
+          {children}
+        </WithWattmeter>
+      );
     case 'THROUGH_SWEEP':
       return (
         <Drawing
           label="an analyser at both ends of the cable"
+          about={children}
           steps={['calibrate at the ends of the test leads, then sweep']}
         >
           <Analyser ports={2} />
@@ -43,6 +51,7 @@ export function SetUp({
       return (
         <Drawing
           label="an analyser at one end of the cable, the far one open and then shorted"
+          about={children}
           steps={['far end open: sweep', 'far end shorted: sweep again']}
         >
           <Analyser ports={1} />
@@ -68,6 +77,7 @@ export function SetUp({
       return (
         <Drawing
           label="a cable of which the losses are known"
+          about={children}
           steps={['losses that another instrument has told']}
         >
           <Cable x={60} to={360} y={64} cable={cable} lossDb={lossDb} />
@@ -80,10 +90,12 @@ function WithWattmeter({
   notes,
   cable,
   lossDb,
+  children,
 }: {
   notes: BenchNotes;
   cable: string;
   lossDb: number | null;
+  children: React.ReactNode;
 }) {
   const lead = notes.wattmeter?.lead ?? 'NONE';
   return (
@@ -112,6 +124,7 @@ function WithWattmeter({
       </Drawing>
       <Drawing
         label="the same with the cable between radio and wattmeter"
+        about={children}
         steps={['through the cable, nothing else changed']}
       >
         <Radio />
@@ -139,10 +152,13 @@ function WithWattmeter({
 function Drawing({
   label,
   steps,
+  about,
   children,
 }: {
   label: string;
   steps: readonly string[];
+  /** What is typed of the cable, right where it is drawn. */
+  about?: React.ReactNode;
   children: React.ReactNode;
 }) {
   return (
@@ -157,6 +173,7 @@ function Drawing({
       >
         {children}
       </svg>
+      {about && <div className="-mt-5 flex max-w-[420px] justify-center pb-1">{about}</div>}
       <figcaption className="max-w-[420px] text-fine text-soft">{steps.join(' · ')}</figcaption>
     </figure>
   );

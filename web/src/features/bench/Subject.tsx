@@ -1,25 +1,19 @@
 import { useEffect } from 'react';
 import { Link } from 'react-router';
-import type { BenchNotes, CableType } from '../../api';
+import type { BenchNotes } from '../../api';
 import { useBenchLog, useConnectors, usePieces } from '../../api';
-import { usePreferences } from '../../app/preferences';
-import { QuantityField, Select, Term } from '../../ui';
-import { lengthFigure, lengthText, plain } from '../../units';
+import { Select, Term } from '../../ui';
+import { plain } from '../../units';
 import { ofPiece, textOf } from './notes';
 
-const NOT_KNOWN = '';
-
-/** What is tested: the piece, its type and length, and the joints that are in it. */
+/** What is tested: the piece, and the joints that are in it. */
 export function Subject({
   notes,
-  types,
   onChange,
 }: {
   notes: BenchNotes;
-  types: readonly CableType[];
   onChange: (notes: BenchNotes) => void;
 }) {
-  const { lengths } = usePreferences();
   const connectors = useConnectors().data ?? [];
   const log = useBenchLog().data ?? [];
   const owned = usePieces().data ?? [];
@@ -63,43 +57,6 @@ export function Subject({
           in the locker
         </Link>
       )}
-      <label className="inline-flex items-baseline gap-1 text-soft">
-        type
-        <Select
-          label="type of the cable"
-          value={notes.cableKey ?? NOT_KNOWN}
-          options={[
-            { value: NOT_KNOWN, text: 'not known' },
-            ...types
-              .filter((t) => !t.retired || t.key === notes.cableKey)
-              .map((t) => ({ value: t.key, text: t.name })),
-          ]}
-          onChange={(key) => onChange({ ...notes, cableKey: key === NOT_KNOWN ? undefined : key })}
-        />
-      </label>
-      <span className="inline-flex items-baseline gap-1 text-soft">
-        length
-        <QuantityField
-          label="length of the piece"
-          kind="length"
-          unit={lengths}
-          unitLabel={lengths}
-          least={0.01}
-          value={notes.lengthM}
-          show={(v) => lengthFigure(v, lengths)}
-          say={(v) => lengthText(v, lengths)}
-          onCommit={(lengthM) => onChange({ ...notes, lengthM })}
-        />
-        {notes.lengthM !== undefined && (
-          <button
-            type="button"
-            className="quiet text-small"
-            onClick={() => onChange({ ...notes, lengthM: undefined })}
-          >
-            not known
-          </button>
-        )}
-      </span>
       <span className="inline-flex flex-wrap items-baseline gap-x-2 text-soft">
         joints and adapters in it:
         {joints.length === 0 && <span>none counted</span>}

@@ -9,6 +9,7 @@ import { UndoButtons } from '../../app/UndoButtons';
 import { KeptFor, useSettled, useUndo } from '../../ui';
 import { fixed, frequencyText, today } from '../../units';
 import { capital, METHOD_WORDS } from '../../words';
+import { CableUnderTest } from './CableUnderTest';
 import { Figures } from './Figures';
 import { Live } from './Live';
 import { LossesPaste } from './LossesPaste';
@@ -138,7 +139,7 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
           <span className="flex justify-end">
             <UndoButtons steps={steps} />
           </span>
-          <Subject notes={notes} types={types} onChange={setNotes} />
+          <Subject notes={notes} onChange={setNotes} />
           <MethodPicker
             value={notes.method}
             onChange={(method) => setNotes({ ...notes, method })}
@@ -147,7 +148,9 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
             notes={notes}
             cable={[notes.piece, type?.name].filter(Boolean).join(', ') || 'the cable'}
             lossDb={worked?.figures.at(-1)?.lossDb ?? null}
-          />
+          >
+            <CableUnderTest notes={notes} types={types} onChange={setNotes} />
+          </SetUp>
           {notes.method !== 'LOSSES' && (
             <Live
               key={notes.method === 'WATTMETER' ? 'wattmeter' : 'analyser'}
