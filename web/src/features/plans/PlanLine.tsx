@@ -81,7 +81,7 @@ export function PlanLine({
         <span className="text-soft">
           revision {revisionNumber(plan.version)}, {agoText(Date.parse(plan.updatedAt), now)}
         </span>
-        <span className="flex flex-wrap gap-x-3 max-[899px]:min-h-11 max-[899px]:items-center">
+        <span className="flex flex-wrap gap-x-3 items-center">
           <button
             type="button"
             className="quiet"
@@ -100,7 +100,7 @@ export function PlanLine({
           </button>
           <Link
             to={`/plans/compare?p=${plan.id}`}
-            className="quiet"
+            className="quiet inline-flex items-center max-[899px]:min-h-11"
             aria-label={`Compare ${plan.name} with others`}
           >
             Compare

@@ -171,7 +171,7 @@ function Group({
     <section aria-label={title} className="flex flex-col gap-4">
       <h2 className="flex flex-wrap items-baseline gap-x-4 border-b border-ink pb-1 font-semibold">
         {title}
-        {sample && <span className="figures text-fine font-normal text-copper-text">{sample}</span>}
+        {sample && <span className="figures text-fine font-normal text-soft">{sample}</span>}
       </h2>
       {children}
     </section>
