@@ -58,7 +58,7 @@ describe('what is asked', () => {
 
   it('of a margin reads as one would say it', () => {
     onSheet(<Asked />, { plan: asking({ kind: 'LEAST_POWER_MARGIN', margin: 2 }) });
-    expect(read()).toMatch(/heat borne\s*times\s*over on every band/);
+    expect(read()).toMatch(/heat borne at least\s*times\s*on every band/);
   });
 
   it('of the cold is typed in the operator’s degrees', () => {
