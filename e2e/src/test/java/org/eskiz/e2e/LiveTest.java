@@ -88,7 +88,7 @@ class LiveTest {
         page.getByLabel("type of the cable").selectOption("foam-10");
         field(page, "length of the piece").fill("20");
         while (page.locator("tr[data-reading]").count() > 2) {
-            page.getByText("out", new Page.GetByTextOptions().setExact(true))
+            page.getByText("Remove", new Page.GetByTextOptions().setExact(true))
                     .first()
                     .click();
         }
