@@ -138,7 +138,7 @@ class TasksTest {
     void anSwrThatLooksGoodThroughALossyCableWillBeWorseThroughABetterOne() {
         makeNew("Home run");
         click(sheet.button("RG-174"));
-        page.getByLabel("what is known of the antenna: SWR at the antenna").click();
+        click(page.getByLabel("what is known of the antenna: SWR at the antenna"));
         click(page.getByRole(
                 AriaRole.OPTION,
                 new Page.GetByRoleOptions().setName("SWR at the radio").setExact(true)));
@@ -148,7 +148,7 @@ class TasksTest {
                 .containsText(
                         Pattern.compile(
                                 "read at the radio through 20.m RG-174: [0-9.]+ at the antenna; with this run the radio shows"));
-        inAtMost(6);
+        inAtMost(7);
     }
 
     @Test
