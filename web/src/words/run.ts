@@ -54,15 +54,17 @@ export function readThroughSentence(
 }
 
 /**
- * What the loss means to the other side: what is left of it, on their meter and as range. Field strength falls with
- * distance, so half the power is not half the range.
+ * What the loss means to the other side: what is left of it, on their meter and as range.
  */
-export function toTheOtherSide(lossDb: number, sends: boolean): string {
+export function toTheOtherSide(
+  { totalLossDb: lossDb, freeSpaceRange }: BandAssessment,
+  sends: boolean,
+): string {
   const left = fractionLeft(lossDb);
   const lost = `${significant(100 * left)} % arrives, ${significant(100 * (1 - left))} % is lost`;
   const onMeter = `${fixed(lossDb / DB_PER_S_UNIT, 2)} S-units`;
   return sends
-    ? `${lost}: ${onMeter} on the other side’s meter, and ${significant(100 * Math.sqrt(left))} % of the range in free space.`
+    ? `${lost}: ${onMeter} on the other side’s meter, and ${significant(100 * freeSpaceRange)} % of the range in free space.`
     : `${lost}: ${onMeter} on your meter.`;
 }
 

@@ -1465,6 +1465,11 @@ export interface components {
             elements: components["schemas"]["ElementResponse"][];
             /** Format: double */
             foldbackDb: number;
+            /**
+             * Format: double
+             * @description fraction of the range in free space that the total loss leaves
+             */
+            freeSpaceRange: number;
             /** Format: double */
             frequencyMHz: number;
             id: string | null;

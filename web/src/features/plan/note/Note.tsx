@@ -83,7 +83,7 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
                 whereItGoes(assessment, radioW === null),
                 swrAtBothEnds(assessment),
                 angleRange(assessment),
-                toTheOtherSide(assessment.totalLossDb, radioW !== null),
+                toTheOtherSide(assessment, radioW !== null),
               ].join(' '),
             )}
           />

@@ -26,6 +26,7 @@ function assessment(over: Partial<BandAssessment>): BandAssessment {
     name: null,
     frequencyMHz: 145,
     matchedLossDb: 3,
+    freeSpaceRange: 0.63,
     mismatchLossDb: 0,
     runLossDb: 3,
     matchingLossDb: 0,

@@ -8,8 +8,8 @@ import java.util.OptionalDouble;
 /** What has to be bought of a cable so that every cut comes out of it in one piece. */
 final class Cuts {
 
-    /** A hair, so that 30 m do not take two lengths of 15 and one of rounding. */
-    private static final double ROUNDING_M = 1e-9;
+    /** A hair of a length, so that 30 m do not take two lengths of 15 and one of rounding. */
+    private static final double HAIR = 1e-9;
 
     private Cuts() {}
 
@@ -30,17 +30,17 @@ final class Cuts {
         int whole = 0;
         List<Double> rests = new ArrayList<>();
         for (double cut : cutsM) {
-            int full = (int) Math.floor(cut / lengthM + ROUNDING_M);
+            int full = (int) Math.floor(cut / lengthM + HAIR);
             whole += full;
             rests.add(cut - full * lengthM);
         }
         List<Double> left = new ArrayList<>();
         rests.stream()
-                .filter(m -> m > ROUNDING_M * lengthM)
+                .filter(m -> m > HAIR * lengthM)
                 .sorted(Comparator.reverseOrder())
                 .forEach(m -> {
                     for (int i = 0; i < left.size(); i++) {
-                        if (left.get(i) >= m - ROUNDING_M * lengthM) {
+                        if (left.get(i) >= m - HAIR * lengthM) {
                             left.set(i, left.get(i) - m);
                             return;
                         }

@@ -53,11 +53,13 @@ public record ShoppingList(List<Bought> items) {
 
     /** Whether an element is a length of cable that has to be cut and fitted with ends. */
     private static boolean isCut(ReplaceableRun place, List<Candidate> filling, int element) {
-        return isLine(place, element)
-                && place.cableAt(element, filling).map(c -> !c.owned()).orElse(false)
-                && place.known().get(element).supply().price().isEmpty()
-                && (place.sections().contains(element)
-                        || !place.known().get(element).supply().owned());
+        if (!isLine(place, element)
+                || place.cableAt(element, filling).map(Candidate::owned).orElse(true)) {
+            return false;
+        }
+        Supply supply = place.known().get(element).supply();
+        return place.sections().contains(element)
+                || !supply.owned() && supply.price().isEmpty();
     }
 
     private static boolean isLine(ReplaceableRun place, int element) {

@@ -41,4 +41,15 @@ public final class Decibels {
     public static double fractionLeft(double lossDb) {
         return Math.pow(10, -lossDb / 10);
     }
+
+    /**
+     * Fraction of the range in free space that a loss leaves: field strength falls as one over the distance, so half the
+     * power is not half the range.
+     *
+     * @param lossDb loss in dB
+     * @return 10^(−lossDb/20): 1 for no loss, 0.5 for about 6.02 dB
+     */
+    public static double rangeLeft(double lossDb) {
+        return Math.sqrt(fractionLeft(lossDb));
+    }
 }

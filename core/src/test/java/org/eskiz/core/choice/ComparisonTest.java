@@ -217,6 +217,20 @@ class ComparisonTest {
     }
 
     @Test
+    void whatIsLostIsToldForAMetreAndWhatAMetreOfALostWattCosts() {
+        Row row = comparison(new Requirement.OnBand(BandFigure.POWER, 1)).row(thick());
+        RunAssessment a = row.cells().get(0).assessment().orElseThrow();
+        double lostW = 100 - a.powerAtAntennaW().orElseThrow();
+        assertThat(row.lostWPerM(0, 30).orElseThrow()).isCloseTo(lostW / 30, within(1e-12));
+        assertThat(row.costPerLostWAndM(0, 30).orElseThrow())
+                .isCloseTo(row.cost().orElseThrow().amount().doubleValue() / lostW / 30, within(1e-12));
+        assertThat(comparison(new Requirement.OnBand(BandFigure.POWER, 1))
+                        .row(new Candidate("free", THICK))
+                        .costPerLostWAndM(0, 30))
+                .isEmpty();
+    }
+
+    @Test
     void aReadingAtTheRadioBelongsToTheAntennaBehindThePresentCable() {
         var rows = Comparison.in(
                         new ReplaceableRun(Run.of(new Element.Line(THIN, 30)), List.of(0)),

@@ -106,6 +106,25 @@ class ShoppingListTest {
     }
 
     @Test
+    void aPriceAsOnePieceIsThatOfWhatLayThereAndNotOfACandidate() {
+        sections.add(0);
+        line(20, supply(true, Optional.of(money("12")), JUMPER_CABLE));
+        assertThat(list(BY_THE_METRE, Purchase.ONCE).items())
+                .extracting(Bought::kind, Bought::needed)
+                .containsExactly(tuple(Bought.Kind.CABLE, 20.0));
+    }
+
+    @Test
+    void whatStaysAndWhatIsChosenComeOffOneReelWhereTheyAreOfOneCable() {
+        Candidate reel = sold("reel", OptionalDouble.of(25));
+        line(4, supply(false, Optional.empty(), reel));
+        section(20);
+        assertThat(list(reel, Purchase.ONCE).items())
+                .singleElement()
+                .satisfies(b -> assertThat(b.bought()).isEqualTo(25));
+    }
+
+    @Test
     void whatHasNoPriceIsNamedAndTheRestAddedUp() {
         section(20);
         device(Supply.TO_BUY);

@@ -43,4 +43,11 @@ class DecibelsTest {
         double both = Decibels.fractionLeft(one) * Decibels.fractionLeft(other);
         assertThat(Decibels.fractionLeft(one + other)).isCloseTo(both, within(both * 1e-9));
     }
+
+    @Test
+    void halfThePowerIsNotHalfTheRange() {
+        assertThat(Decibels.rangeLeft(0)).isEqualTo(1);
+        assertThat(Decibels.rangeLeft(10 * Math.log10(2))).isCloseTo(Math.sqrt(0.5), within(1e-12));
+        assertThat(Decibels.rangeLeft(20 * Math.log10(2))).isCloseTo(0.5, within(1e-12));
+    }
 }

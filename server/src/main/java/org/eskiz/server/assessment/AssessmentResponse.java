@@ -27,6 +27,9 @@ public record AssessmentResponse(List<BandResponse> bands) {
             @Schema(description = "null for a receiver") @Nullable
             Double powerAtAntennaW,
 
+            @Schema(description = "fraction of the range in free space that the total loss leaves")
+            double freeSpaceRange,
+
             @Schema(description = "of the run, where the angle of the load is unknown") @Nullable
             RangeResponse efficiencyRange,
 

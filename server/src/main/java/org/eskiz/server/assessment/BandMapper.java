@@ -7,6 +7,7 @@ import java.util.OptionalDouble;
 import org.eskiz.core.exposure.Exposure;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.core.unit.Decibels;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.BandSpec;
@@ -48,6 +49,7 @@ public final class BandMapper {
                 a.foldbackDb(),
                 a.totalLossDb(),
                 boxed(a.powerAtAntennaW()),
+                Decibels.rangeLeft(a.totalLossDb()),
                 a.efficiencyRange()
                         .map(r -> new AssessmentResponse.RangeResponse(r.min(), r.max()))
                         .orElse(null),

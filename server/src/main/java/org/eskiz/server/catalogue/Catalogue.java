@@ -13,6 +13,9 @@ import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 /** Cable types and connectors as they stood at one moment, found by their keys. */
 public final class Catalogue {
 
+    /** As ISO 4217 has it. */
+    private static final String NO_CURRENCY = "XXX";
+
     private final String currency;
     private final List<CableType> cableTypes;
     private final List<Connector> connectors;
@@ -24,8 +27,9 @@ public final class Catalogue {
     private final Function<UUID, Optional<FoundPiece>> locker;
     private final Map<UUID, Optional<FoundPiece>> pieces = new ConcurrentHashMap<>();
 
+    /** One in which nothing is bought. */
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
-        this(cableTypes, connectors, "EUR", Set.of(), Set.of(), id -> Optional.empty());
+        this(cableTypes, connectors, NO_CURRENCY, Set.of(), Set.of(), id -> Optional.empty());
     }
 
     /**

@@ -98,7 +98,7 @@ class CatalogueExchangeController {
     }
 
     private List<CableType> chosen(List<String> keys) {
-        Catalogue catalogue = catalogues.current();
+        Catalogue catalogue = catalogues.asStored();
         if (keys == null || keys.isEmpty()) {
             return catalogue.offered();
         }
@@ -112,7 +112,7 @@ class CatalogueExchangeController {
 
     private List<Connector> connectors(List<String> typesNamed) {
         return typesNamed == null || typesNamed.isEmpty()
-                ? catalogues.current().connectors().stream()
+                ? catalogues.asStored().connectors().stream()
                         .filter(c -> !c.retired())
                         .toList()
                 : List.of();

@@ -171,6 +171,6 @@ class CatalogueImportService {
     }
 
     private List<ImportRow> judged(CatalogueImportRequest request) {
-        return ImportRow.of(CatalogueFileReader.read(request, json), catalogues.current());
+        return ImportRow.of(CatalogueFileReader.read(request, json), catalogues.asStored());
     }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.Settings;
@@ -43,9 +44,20 @@ public class CatalogueService {
         this.locker = locker;
     }
 
-    /** The catalogue as it stands, every type at its newest revision. */
+    /** The catalogue as it stands, every type at its newest revision, at the prices that the operator pays. */
     @Transactional(readOnly = true)
     public Catalogue current() {
+        Settings prices = settings.get();
+        return with(prices.currency(), t -> t.pricedFor(prices), c -> c.pricedFor(prices));
+    }
+
+    /** The same at the prices that are stored with it: what files carry, and are compared with. */
+    @Transactional(readOnly = true)
+    public Catalogue asStored() {
+        return with(settings.get().currency(), t -> t, c -> c);
+    }
+
+    private Catalogue with(String currency, UnaryOperator<CableType> type, UnaryOperator<Connector> connector) {
         List<UUID> newest = revisions.newestIds(operators.current());
         List<UUID> unread =
                 newest.stream().filter(id -> !byRevision.containsKey(id)).toList();
@@ -53,11 +65,10 @@ public class CatalogueService {
             revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionMapper.read(r)));
         }
         UUID operator = operators.current();
-        Settings prices = settings.get();
         return new Catalogue(
-                newest.stream().map(id -> byRevision.get(id).pricedFor(prices)).toList(),
-                connectors().stream().map(c -> c.pricedFor(prices)).toList(),
-                prices.currency(),
+                newest.stream().map(byRevision::get).map(type).toList(),
+                connectors().stream().map(connector).toList(),
+                currency,
                 types.retiredKeys(operator),
                 types.favouriteKeys(operator),
                 piece -> locker.getObject().find(piece, operator));

@@ -24,7 +24,7 @@ public class CatalogueTransfer {
     /** Types by their keys; those that nobody knows are left out. */
     @Transactional(readOnly = true)
     public List<CableTypeRequest> types(Collection<String> keys) {
-        Catalogue catalogue = catalogues.current();
+        Catalogue catalogue = catalogues.asStored();
         return keys.stream()
                 .sorted()
                 .flatMap(k -> catalogue.cableType(k).stream())
@@ -35,7 +35,7 @@ public class CatalogueTransfer {
     /** Types of the operator's own. */
     @Transactional(readOnly = true)
     public List<CableTypeRequest> ownTypes() {
-        return catalogues.current().cableTypes().stream()
+        return catalogues.asStored().cableTypes().stream()
                 .filter(t -> !t.builtIn())
                 .map(CableTypeRequest::of)
                 .toList();
@@ -44,7 +44,7 @@ public class CatalogueTransfer {
     /** Connectors of the operator's own. */
     @Transactional(readOnly = true)
     public List<ConnectorRequest> ownConnectors() {
-        return catalogues.current().connectors().stream()
+        return catalogues.asStored().connectors().stream()
                 .filter(c -> !c.builtIn())
                 .map(ConnectorRequest::of)
                 .toList();
@@ -52,7 +52,7 @@ public class CatalogueTransfer {
 
     /** What is said here, as it stands at this moment. */
     public Here here() {
-        return new Here(catalogues.current());
+        return new Here(catalogues.asStored());
     }
 
     /** The catalogue as a file would have it. */
@@ -84,7 +84,7 @@ public class CatalogueTransfer {
     /** A key that nobody has yet, like another one. */
     @Transactional(readOnly = true)
     public String freeKey(String like) {
-        Catalogue catalogue = catalogues.current();
+        Catalogue catalogue = catalogues.asStored();
         return Keys.free(
                 like,
                 "copy",
@@ -115,7 +115,7 @@ public class CatalogueTransfer {
     /** Keys of types that the operator likes to have at the top. */
     @Transactional(readOnly = true)
     public List<String> favourites() {
-        Catalogue catalogue = catalogues.current();
+        Catalogue catalogue = catalogues.asStored();
         return catalogue.cableTypes().stream()
                 .map(CableType::key)
                 .filter(catalogue::isFavourite)
@@ -126,7 +126,7 @@ public class CatalogueTransfer {
     /** Keys of own types and connectors that are not offered any more. */
     @Transactional(readOnly = true)
     public List<String> retired() {
-        Catalogue catalogue = catalogues.current();
+        Catalogue catalogue = catalogues.asStored();
         Stream<String> types = catalogue.cableTypes().stream()
                 .filter(t -> !t.builtIn())
                 .map(CableType::key)
@@ -144,7 +144,7 @@ public class CatalogueTransfer {
 
     @Transactional
     public void retire(String key) {
-        if (catalogues.current().connector(key).isPresent()) {
+        if (catalogues.asStored().connector(key).isPresent()) {
             ownConnectors.retire(key, true);
         } else {
             ownCables.retire(key, true);

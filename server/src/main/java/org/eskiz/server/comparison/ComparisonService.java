@@ -16,12 +16,8 @@ import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.ImpossibleReadingException;
 import org.eskiz.core.run.ReadingSaysNothingException;
 import org.eskiz.core.run.RunTooLossyException;
-import org.eskiz.server.assessment.AssessmentResponse;
-import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.document.AssessmentSpec;
-import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.DocumentValidator;
 import org.eskiz.server.document.WorkEstimate;
@@ -113,9 +109,7 @@ public class ComparisonService {
      */
     public RowInRun inRun(Catalogue catalogue, ComparisonRequest asked, boolean isPicked) {
         Prepared p = prepare(asked, catalogue, checked(asked, catalogue, ""));
-        return isPicked
-                ? built(p, asked, catalogue, p.comparison.row(p.candidates.present()))
-                : built(p, asked, catalogue, first(p));
+        return built(p, isPicked ? p.comparison.row(p.candidates.present()) : first(p));
     }
 
     private static Row first(Prepared p) {
@@ -130,25 +124,11 @@ public class ComparisonService {
         Prepared p = prepare(asked, catalogue, errors);
         known("rowId", rowId, p, errors);
         errors.throwIfAny();
-        return built(
-                p,
-                asked,
-                catalogue,
-                p.comparison.row(p.candidates.filling(rowId).orElseThrow()));
+        return built(p, p.comparison.row(p.candidates.filling(rowId).orElseThrow()));
     }
 
-    private static RowInRun built(Prepared p, ComparisonRequest asked, Catalogue catalogue, Row row) {
-        AssessmentSpec filled = p.mapper.filledWith(row.filling());
-        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
-        for (int i = 0; i < row.cells().size(); i++) {
-            BandSpec band = asked.bands().get(i);
-            bands.add(row.cells()
-                    .get(i)
-                    .assessment()
-                    .map(a -> new BandMapper(catalogue, filled, a.run()).band(band, a))
-                    .orElse(null));
-        }
-        return new RowInRun(p.mapper.row(row), filled, bands);
+    private static RowInRun built(Prepared p, Row row) {
+        return new RowInRun(p.mapper.row(row), p.mapper.filledWith(row.filling()), p.mapper.bands(row));
     }
 
     /**

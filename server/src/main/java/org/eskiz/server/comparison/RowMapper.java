@@ -20,6 +20,7 @@ import org.eskiz.core.choice.Row;
 import org.eskiz.core.choice.ShoppingList;
 import org.eskiz.core.choice.ValueSteps;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.assessment.ProfileMapper;
 import org.eskiz.server.assessment.ProfileResponse;
@@ -32,6 +33,7 @@ import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.RatingsMapper;
 import org.eskiz.server.document.RequirementSpec;
 import org.eskiz.server.document.RunElement;
+import org.jspecify.annotations.Nullable;
 
 /** Writes the rows of a ledger, and what follows from them. */
 final class RowMapper {
@@ -115,6 +117,19 @@ final class RowMapper {
                     otherWeather(filled, cell.band()),
                     isProfiled ? profile(filled, band, a) : null);
         });
+    }
+
+    /** A row band by band; null where it loses more than can be assessed. */
+    List<AssessmentResponse.@Nullable BandResponse> bands(Row row) {
+        AssessmentSpec filled = filledWith(row.filling());
+        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
+        for (Cell cell : row.cells()) {
+            BandSpec band = request.bands().get(bands.size());
+            bands.add(cell.assessment()
+                    .map(a -> new BandMapper(catalogue, filled, a.run()).band(band, a))
+                    .orElse(null));
+        }
+        return bands;
     }
 
     /** The request as if the cables of a row stood in its sections. */

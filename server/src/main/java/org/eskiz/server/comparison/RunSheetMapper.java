@@ -2,17 +2,16 @@ package org.eskiz.server.comparison;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import org.eskiz.core.choice.Allowances;
 import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.unit.Decibels;
-import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.document.AssessmentSpec;
-import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.RunElement;
 
 /** Writes what is needed to build a row: what to buy, what to cut, and what to expect of it. */
@@ -40,22 +39,16 @@ final class RunSheetMapper {
     /** What is needed to build a row. */
     RunSheetResponse runSheet(Row row) {
         AssessmentSpec filled = rows.filledWith(row.filling());
-        List<AssessmentResponse.BandResponse> bands = new ArrayList<>();
-        List<RunSheetResponse.ExpectedResponse> expected = new ArrayList<>();
-        for (int i = 0; i < row.cells().size(); i++) {
-            BandSpec band = request.bands().get(i);
-            row.cells().get(i).assessment().ifPresent(a -> {
-                bands.add(new BandMapper(catalogue, filled, a.run()).band(band, a));
-                expected.add(expected(a));
-            });
-        }
         return new RunSheetResponse(
                 candidates.name(row.filling()),
                 rows.row(row),
-                bands,
+                rows.bands(row).stream().filter(Objects::nonNull).toList(),
                 new ShoppingListMapper(request, candidates, comparison, catalogue).toBuy(row),
                 cuts(filled),
-                expected);
+                row.cells().stream()
+                        .flatMap(c -> c.assessment().stream())
+                        .map(RunSheetMapper::expected)
+                        .toList());
     }
 
     private static RunSheetResponse.ExpectedResponse expected(RunAssessment a) {

@@ -72,7 +72,7 @@ final class ShoppingListMapper {
 
     /** The whole of it; what is the same stands once. */
     List<RunSheetResponse.ToBuyResponse> toBuy(Row row) {
-        Map<String, RunSheetResponse.ToBuyResponse> byName = new LinkedHashMap<>();
+        Map<List<Object>, RunSheetResponse.ToBuyResponse> byName = new LinkedHashMap<>();
         for (Bought b : list(row).items()) {
             var item = new RunSheetResponse.ToBuyResponse(
                     b.kind(),
@@ -86,9 +86,12 @@ final class ShoppingListMapper {
         return List.copyOf(byName.values());
     }
 
-    /** What has no name is not the same as anything else without one. */
-    private static String key(RunSheetResponse.ToBuyResponse item) {
-        return item.kind() + (item.name() == null ? item.elements().toString() : item.name());
+    /** What has no name is not the same as anything else without one; nor are currencies added up. */
+    private static List<Object> key(RunSheetResponse.ToBuyResponse item) {
+        return List.of(
+                item.kind(),
+                item.name() == null ? item.elements() : item.name(),
+                item.cost() == null ? "" : item.cost().currency());
     }
 
     private static RunSheetResponse.ToBuyResponse together(
@@ -101,11 +104,13 @@ final class ShoppingListMapper {
                 elements,
                 a.needed() + b.needed(),
                 a.bought() + b.bought(),
-                Optional.ofNullable(a.cost())
-                        .flatMap(x -> Optional.ofNullable(b.cost())
-                                .map(y -> new CostResponse(
-                                        x.amount().add(y.amount()), x.currency(), x.sample() || y.sample(), List.of())))
-                        .orElse(null));
+                a.cost() == null || b.cost() == null
+                        ? null
+                        : new CostResponse(
+                                a.cost().amount().add(b.cost().amount()),
+                                a.cost().currency(),
+                                a.cost().sample() || b.cost().sample(),
+                                List.of()));
     }
 
     private String name(Bought item) {

@@ -85,9 +85,9 @@ public sealed interface RunElement {
             return new Line(id, name, cableKey, pieceId, cable, lengthM, true, owned, price);
         }
 
-        /** The same place and length with another cable in it. */
+        /** The same place and length with another cable in it, of which nothing is owned yet. */
         public Line with(String otherName, String otherKey, UUID otherPiece, CableSpec otherCable) {
-            return new Line(id, otherName, otherKey, otherPiece, otherCable, lengthM, candidate, owned, price);
+            return new Line(id, otherName, otherKey, otherPiece, otherCable, lengthM, candidate, null, null);
         }
 
         /** What the catalogue or the locker says of it; empty for a cable written out, or where neither knows it. */

@@ -124,6 +124,39 @@ class CableInRunOverHttpTest {
     }
 
     @Test
+    void whatHasOneNameAndTwoCurrenciesStandsTwiceOnTheList(Api api) {
+        String arrestor =
+                "{\"kind\": \"DEVICE\", \"name\": \"arrestor\", \"lossDb\": 0.1, \"price\": {\"amount\": %s}}";
+        String run = """
+                {"comparison": {"radio": {"powerW": 100}, "run": [
+                  {"kind": "LINE", "cableKey": "rg-58", "lengthM": 30, "candidate": true, "owned": true},
+                  %s, %s, %s],
+                  "bands": [{"frequencyMHz": 14.2, "load": {"swr": 1}}]}, "rowId": "rg-213"}""".formatted(
+                        arrestor.formatted("30, \"currency\": \"EUR\""),
+                        arrestor.formatted("40, \"currency\": \"EUR\""),
+                        arrestor.formatted("50, \"currency\": \"USD\""));
+        JsonNode sheet = api.post("/api/run-sheets", run).expect(200).json();
+        assertThat(sheet.get("toBuy")).hasSize(3);
+        assertThat(sheet.get("toBuy").get(1).get("needed").asDouble()).isEqualTo(2);
+        assertThat(sheet.get("toBuy").get(1).get("cost").get("amount").asDouble())
+                .isEqualTo(70);
+        assertThat(sheet.get("toBuy").get(2).get("cost").get("currency").asString())
+                .isEqualTo("USD");
+        // another cable in the place of one that is owned has to be cut
+        assertThat(sheet.get("cuts").get(0).get("isOwned").asBoolean()).isFalse();
+        store(api, "");
+    }
+
+    @Test
+    void aFileCarriesThePricesThatAreStoredWhateverTheOperatorPays(Api api) {
+        store(api, ", \"picked\": true");
+        String before = file(api);
+        set(api, "\"currency\":\"EUR\"", "\"currency\":\"USD\"");
+        own(api, "USD");
+        assertThat(file(api)).isEqualTo(before);
+    }
+
+    @Test
     void aPriceInAnotherCurrencyIsNamedAndNotAddedUp(Api api) {
         store(api, ", \"picked\": true");
         own(api, "GBP");
@@ -133,6 +166,14 @@ class CableInRunOverHttpTest {
         assertThat(elsewhere.get("kind").asString()).isEqualTo("CABLE");
         assertThat(elsewhere.get("elsewhere").get("currency").asString()).isEqualTo("GBP");
         assertThat(elsewhere.get("elsewhere").get("amount").asDouble()).isCloseTo(67.5, within(1e-9));
+    }
+
+    private String file(Api api) {
+        return api.get("/api/transfers/plans/" + id)
+                .expect(200)
+                .json()
+                .get("cableTypes")
+                .toString();
     }
 
     private void own(Api api, String currency) {
