@@ -24,11 +24,15 @@ export const SERVICES: readonly Service[] = [
       everywhere('12 m', 24.94),
       everywhere('10 m', 28.5),
       everywhere('6 m', 50.2),
+      { name: '4 m', byRegion: [70.2, 0, 0] },
       { name: '2 m', byRegion: [145, 146, 145] },
       { name: '1.25 m', byRegion: [0, 223.5, 0] },
       { name: '70 cm', byRegion: [433, 435, 433] },
+      { name: '33 cm', byRegion: [0, 903, 0] },
       everywhere('23 cm', 1296),
       { name: '13 cm', byRegion: [2320, 2304, 2400] },
+      everywhere('9 cm', 3400),
+      everywhere('6 cm', 5760),
       everywhere('3 cm', 10_368),
     ],
   },
@@ -90,6 +94,12 @@ export function nameAt(frequencyMHz: number): string | undefined {
       (f) => f > 0 && Math.max(f, frequencyMHz) < SAME_BAND * Math.min(f, frequencyMHz),
     ),
   )?.name;
+}
+
+/** What is meant by the name of an amateur band, of the first region that has it; undefined where none is called so. */
+export function frequencyOf(name: string): number | undefined {
+  const known = SERVICES[0]?.bands.find((b) => b.name === name);
+  return known?.byRegion.find((f) => f > 0);
 }
 
 /** The name of a band whose frequency becomes another: its band's, unless somebody typed one. */

@@ -2,7 +2,8 @@
 
 export type LengthUnit = 'm' | 'ft';
 
-export const FEET_PER_METRE = 1 / 0.3048;
+export const METRES_PER_FOOT = 0.3048;
+export const FEET_PER_METRE = 1 / METRES_PER_FOOT;
 
 const formats = new Map<number, Intl.NumberFormat>();
 
@@ -99,22 +100,22 @@ export function massText(kg: number): string {
 export function massPerLengthFigure(gramsPerM: number): string {
   return measures.lengths === 'm'
     ? plain(gramsPerM, 1)
-    : plain((gramsPerM / 1000 / KG_PER_POUND) * OUNCES_PER_POUND * 0.3048, 2);
+    : plain((gramsPerM / 1000 / KG_PER_POUND) * OUNCES_PER_POUND * METRES_PER_FOOT, 2);
 }
 
 /** An attenuation for the length that the operator tells it by, from dB per 100 m. */
 export function per100(dbPer100m: number): number {
-  return measures.lengths === 'm' ? dbPer100m : dbPer100m * 0.3048;
+  return measures.lengths === 'm' ? dbPer100m : dbPer100m * METRES_PER_FOOT;
 }
 
 /** What is told of a metre, of the operator's unit of length. */
 export function perLength(ofAMetre: number, unit: LengthUnit): number {
-  return unit === 'm' ? ofAMetre : ofAMetre * 0.3048;
+  return unit === 'm' ? ofAMetre : ofAMetre * METRES_PER_FOOT;
 }
 
 /** The price of a length of cable, for the length that the operator tells it by. */
 export function pricePerLengthFigure(perM: number): string {
-  return fixed(measures.lengths === 'm' ? perM : perM * 0.3048, 2);
+  return fixed(measures.lengths === 'm' ? perM : perM * METRES_PER_FOOT, 2);
 }
 
 /** A temperature in the operator's unit. */

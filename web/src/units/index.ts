@@ -1,3 +1,4 @@
+export * from './bandPlan';
 export * from './day';
 export * from './figures';
 export * from './quantity';

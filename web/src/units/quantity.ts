@@ -1,3 +1,6 @@
+import { frequencyOf } from './bandPlan';
+import { METRES_PER_FOOT } from './figures';
+
 /**
  * Reading what people type. A quantity is a number with or without a unit; comma and point are both decimal marks,
  * grouping is by space only, and a unit letter may stand in the decimal mark's place (1k5).
@@ -48,7 +51,6 @@ export interface NotUnderstood {
 
 export type Parsed = Understood | NotUnderstood;
 
-const METRES_PER_FOOT = 0.3048;
 const INCHES_PER_FOOT = 12;
 
 /** What a bore or a bend is measured in, to mm. */
@@ -200,32 +202,6 @@ const LEVEL = /^([+-]?\d+(?:[.,]\d*)?)\s*db([mw])$/i;
 /** A wavelength that stands for a band: 2 m, 70cm. */
 const WAVELENGTH = /^(\d+(?:[.,]\d*)?)\s*(m|cm|mm)$/;
 
-/** What is meant by the name of a band; where the operator's region has it elsewhere, they are asked. */
-const BANDS_MHZ: Record<string, number> = {
-  '160m': 1.85,
-  '80m': 3.65,
-  '60m': 5.36,
-  '40m': 7.1,
-  '30m': 10.125,
-  '20m': 14.2,
-  '17m': 18.1,
-  '15m': 21.2,
-  '12m': 24.94,
-  '11m': 27.185,
-  '10m': 28.5,
-  '6m': 50.2,
-  '4m': 70.2,
-  '2m': 145,
-  '1.25m': 223.5,
-  '70cm': 433,
-  '33cm': 903,
-  '23cm': 1296,
-  '13cm': 2320,
-  '9cm': 3400,
-  '6cm': 5760,
-  '3cm': 10_368,
-};
-
 /** A comma before exactly three digits could have been meant to group. */
 const COULD_BE_GROUPING = /^[+-]?\d{1,3},\d{3}(?!\d)/;
 
@@ -286,8 +262,7 @@ function feetAndInches(typed: string, kind: QuantityKind): Parsed | null {
 function wavelength(typed: string, kind: QuantityKind): Parsed | null {
   const match = kind === 'frequency' ? WAVELENGTH.exec(typed) : null;
   if (!match) return null;
-  const name = `${decimal(match[1] ?? '')}${match[2]}`;
-  const value = BANDS_MHZ[name];
+  const value = frequencyOf(`${decimal(match[1] ?? '')} ${match[2]}`);
   return value === undefined
     ? {
         ok: false,

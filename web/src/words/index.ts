@@ -70,6 +70,7 @@ export const words = {
   receiveCaution:
     'Bond the shield and fit an arrestor where it enters. Local codes and a qualified person decide.',
   samplePrices: 'Prices are samples to try things with, not offers.',
+  standing: { SUGGESTED: 'suggested', PICKED: 'picked', CHOSEN: 'chosen' },
   suggested: 'Suggested: it comes first in the ledger, until you pick a row.',
   pickedForRun: 'You picked it.',
   chosenForRun: 'You chose it.',
@@ -133,13 +134,17 @@ export function rowSummary(
 /** Less than this between two plans is the same, dB. */
 const SAME_DB = 0.05;
 
+/** Letters by which what stands side by side is spoken of. */
+export function letterOf(index: number): string {
+  return String.fromCharCode('A'.charCodeAt(0) + index);
+}
+
 /** What each brings more or less than the one that they are read against, and where. */
 export function besideEachOther(
   bands: { name: string; of: ({ assessment: BandAssessment | null } | null)[] }[],
   base: number,
 ): string[] {
   const count = bands[0]?.of.length ?? 0;
-  const letter = (i: number) => String.fromCharCode('A'.charCodeAt(0) + i);
   return Array.from({ length: count }, (_, i) => i)
     .filter((i) => i !== base)
     .map((i) => {
@@ -148,17 +153,17 @@ export function besideEachOther(
         const other = of[base]?.assessment;
         return one && other ? [{ name, db: other.totalLossDb - one.totalLossDb }] : [];
       });
-      if (gains.length === 0) return `${letter(i)} has no band in common with ${letter(base)}.`;
+      if (gains.length === 0) return `${letterOf(i)} has no band in common with ${letterOf(base)}.`;
       const parts = gains
         .filter((g) => Math.abs(g.db) >= SAME_DB)
         .map(
           (g, n) =>
-            `${fixed(Math.abs(g.db), 1)} dB ${g.db > 0 ? 'more' : 'less'}${n === 0 ? ` than ${letter(base)}` : ''} on ${g.name}`,
+            `${fixed(Math.abs(g.db), 1)} dB ${g.db > 0 ? 'more' : 'less'}${n === 0 ? ` than ${letterOf(base)}` : ''} on ${g.name}`,
         );
       return tied(
         parts.length === 0
-          ? `${letter(i)} brings the same as ${letter(base)} on every band they share.`
-          : `${letter(i)} brings ${parts.join(', ')}.`,
+          ? `${letterOf(i)} brings the same as ${letterOf(base)} on every band they share.`
+          : `${letterOf(i)} brings ${parts.join(', ')}.`,
       );
     });
 }

@@ -1,6 +1,6 @@
+import { SERVICES } from '../../units';
 import type { BenchNotes, BenchTest, Piece } from '../../api';
 import { withoutNulls } from '../../api';
-import { SERVICES } from '../plan';
 
 export type Method = BenchNotes['method'];
 export type Reading = NonNullable<BenchNotes['readings']>[number];

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Labelled } from '../../ui';
-import { OwnPrice } from '../prices';
+import { OwnPrice, useOwnPrices } from '../prices';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
@@ -204,6 +204,7 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
   const [texts, setTexts] = useState(() => textsOf(connector));
   const [tried, setTried] = useState(false);
   const read = readTexts(texts);
+  const prices = useOwnPrices();
   const store = useMutation({
     mutationFn: () => {
       const body = {
@@ -225,6 +226,7 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
       );
     },
     onSuccess: () => {
+      if (connector) prices.drop('CONNECTOR', connector.key);
       void queries.invalidateQueries({ queryKey: ['connectors'] });
       void queries.invalidateQueries({ queryKey: ['comparison'] });
       onDone();

@@ -13,10 +13,10 @@ import {
   per100,
   plain,
   powerText,
+  SERVICES,
   significant,
   unitsBeside,
 } from '../../units';
-import { SERVICES } from '../plan';
 
 const POINTS = 121;
 const FROM_MHZ = 1;

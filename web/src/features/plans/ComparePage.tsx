@@ -5,17 +5,9 @@ import { answered, api, useCableTypes, usePlans } from '../../api';
 import type { PlanSummary } from '../../api';
 import { Shell } from '../../app/Shell';
 import { saveFile, Select } from '../../ui';
-import { besideEachOther } from '../../words';
+import { besideEachOther, letterOf } from '../../words';
 import { SideRows } from './SideRows';
-import {
-  addressOf,
-  entriesOf,
-  FEWEST,
-  letterOf,
-  MOST,
-  sharedBands,
-  sideBySideCsv,
-} from './sideBySide';
+import { addressOf, entriesOf, FEWEST, MOST, sharedBands, sideBySideCsv } from './sideBySide';
 import type { Entry, InRun, SharedBand } from './sideBySide';
 
 /** Two to six plans, or rows of one plan, under each other at one scale of length and power. */

@@ -4,10 +4,9 @@ import type { PlanSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { VerdictMark } from '../../ui';
 import { lengthText, levelText, shownReading } from '../../units';
-import { agoText } from '../../words';
+import { agoText, words } from '../../words';
 import { revisionNumber } from '../plan';
 import { Sketch } from './Sketch';
-import { STANDINGS } from './standings';
 import type { usePlanActions } from './usePlanActions';
 
 /** One plan of the list. */
@@ -64,7 +63,7 @@ export function PlanLine({
         )}
         <span className="block text-fine text-soft">
           {sketch && `${lengthText(sketch.cableLengthM, lengths)} of ${sketch.cableName}, `}
-          {sketch && STANDINGS[sketch.standing]}
+          {sketch && words.standing[sketch.standing]}
           {plan.chosen && sketch?.standing !== 'CHOSEN' && `; ${plan.chosen} was chosen`}
         </span>
       </span>

@@ -11,12 +11,10 @@ import {
   signed,
   unitOf,
 } from '../../units';
-import { moneyText, words } from '../../words';
+import { letterOf, moneyText, words } from '../../words';
 import { levelsOf } from '../plan';
-import { letterOf } from './sideBySide';
 import type { InRun, OnBand, SharedBand } from './sideBySide';
 import { SideRibbon } from './SideRibbon';
-import { STANDINGS } from './standings';
 
 const DRAWING = 300;
 
@@ -145,7 +143,7 @@ function Named({
       </span>
       <span className="block text-fine text-soft">
         {lengthText(cableM, lengths)} of {one.row.name}
-        {one.standing && `, ${STANDINGS[one.standing]}`}
+        {one.standing && `, ${words.standing[one.standing]}`}
       </span>
       <span className="block text-fine">{words.judged[one.row.verdict]}</span>
       {index === base ? (

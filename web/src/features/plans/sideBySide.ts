@@ -83,11 +83,6 @@ export function sharedBands(all: readonly InRun[]): SharedBand[] {
   return bands.toSorted((a, b) => a.frequencyMHz - b.frequencyMHz);
 }
 
-/** Letters by which they are spoken of. */
-export function letterOf(index: number): string {
-  return String.fromCharCode('A'.charCodeAt(0) + index);
-}
-
 /** All of it as CSV (RFC 4180), a record for each, in base units. */
 export function sideBySideCsv(all: readonly InRun[], bands: readonly SharedBand[]): string {
   const head = [

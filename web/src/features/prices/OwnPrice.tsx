@@ -1,12 +1,11 @@
-import type { Schemas } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField } from '../../ui';
 import { inUnit, plain, today } from '../../units';
-
-type Own = Schemas['OwnPrice'];
+import type { OwnPriceOf } from './useOwnPrices';
+import { useOwnPrices } from './useOwnPrices';
 
 interface Props {
-  of: Own['of'];
+  of: OwnPriceOf['of'];
   priceKey: string;
   name: string;
   /** Of a cable per metre, of a connector each; null where nobody knows it. */
@@ -17,28 +16,12 @@ interface Props {
 
 /** A price that is typed where it stands: it becomes the operator's own, with its currency and its day. */
 export function OwnPrice({ of, priceKey, name, price, currency, isSample }: Props) {
-  const { settings, lengths, change } = usePreferences();
-  const own = settings.ownPrices.find((p) => p.of === of && p.key === priceKey);
-  const others = settings.ownPrices.filter((p) => p !== own);
+  const { settings, lengths } = usePreferences();
+  const prices = useOwnPrices();
+  const own = prices.find(of, priceKey);
   const isCable = of === 'CABLE';
   const per = isCable ? `/${lengths}` : '';
   const kind = isCable ? 'pricePerLength' : 'price';
-  const put = (to: Partial<Own>) =>
-    change({
-      ownPrices: [
-        ...others,
-        {
-          of,
-          key: priceKey,
-          amount: price ?? 0,
-          currency: settings.currency,
-          pricedOn: today(),
-          soldInM: null,
-          ...own,
-          ...to,
-        },
-      ],
-    });
   const shown = (amount: number) => plain(isCable ? inUnit(amount, kind, per) : amount, 4);
   return (
     <span className="inline-flex flex-wrap items-baseline gap-x-2">
@@ -51,7 +34,16 @@ export function OwnPrice({ of, priceKey, name, price, currency, isSample }: Prop
         value={price ?? undefined}
         show={shown}
         say={(v) => `${shown(v)} ${settings.currency}${isCable ? ` per ${lengths}` : ''}`}
-        onCommit={(amount) => put({ amount, currency: settings.currency, pricedOn: today() })}
+        onCommit={(amount) =>
+          prices.put({
+            of,
+            key: priceKey,
+            amount,
+            currency: settings.currency,
+            pricedOn: today(),
+            soldInM: own?.soldInM ?? null,
+          })
+        }
       />
       {own ? (
         <>
@@ -61,13 +53,13 @@ export function OwnPrice({ of, priceKey, name, price, currency, isSample }: Prop
             aria-label={`day of the price of ${name}`}
             className="in-place text-small"
             value={own.pricedOn}
-            onChange={(e) => e.target.value && put({ pricedOn: e.target.value })}
+            onChange={(e) => e.target.value && prices.put({ ...own, pricedOn: e.target.value })}
           />
           <button
             type="button"
             className="quiet text-small"
             aria-label={`Drop your price of ${name}`}
-            onClick={() => change({ ownPrices: others })}
+            onClick={() => prices.drop(of, priceKey)}
           >
             Drop your price
           </button>

@@ -1,1 +1,2 @@
 export { OwnPrice } from './OwnPrice';
+export { useOwnPrices } from './useOwnPrices';

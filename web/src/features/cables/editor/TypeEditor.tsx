@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import type { CableType } from '../../../api';
+import { useOwnPrices } from '../../prices';
 import { answered, api } from '../../../api';
 import { plain } from '../../../units';
 import { namesakeOfOtherImpedance, NUMBERS, requestOf } from './draft';
@@ -34,6 +35,7 @@ export function TypeEditor({
   const changed = isCopy ? null : type;
   const wrong = Object.keys(troubles);
 
+  const prices = useOwnPrices();
   const store = useMutation({
     mutationFn: () =>
       changed
@@ -48,6 +50,7 @@ export function TypeEditor({
           ),
     onSuccess: (stored) => {
       editing.forget();
+      prices.drop('CABLE', stored.key);
       void queries.invalidateQueries({ queryKey: ['cable-types'] });
       void queries.invalidateQueries({ queryKey: ['comparison'] });
       void queries.invalidateQueries({ queryKey: ['curves'] });

@@ -1,5 +1,5 @@
 import type { CableTypeSpec, CableType } from '../../../api';
-import { parseQuantity, plain } from '../../../units';
+import { METRES_PER_FOOT, parseQuantity, plain } from '../../../units';
 import type { QuantityKind } from '../../../units';
 
 /** A cable type as it is typed: every number is the text of its field. */
@@ -89,7 +89,6 @@ export const NUMBERS: Record<NumberName, Field> = {
   soldInM: { label: 'sold in lengths of', kind: 'length', unit: 'm', unitLabel: 'm' },
 };
 
-const METRES_PER_FOOT = 0.3048;
 const PER_FOOT = /\s*(?:\/|per)\s*(?:ft|foot|feet)$/i;
 const PER_METRE = /\s*(?:\/|per)\s*(?:m|metre|meter)$/i;
 

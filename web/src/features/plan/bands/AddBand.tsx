@@ -1,10 +1,9 @@
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace } from '../../../ui';
-import { frequencyText } from '../../../units';
+import { bandsOfService, frequencyText, nextBand, SERVICES } from '../../../units';
+import type { Offered } from '../../../units';
 import { band as newBand, bandsOf } from '../document/model';
 import { useSheet } from '../sheetContext';
-import { bandsOfService, nextBand, SERVICES } from './bandPlan';
-import type { Offered } from './bandPlan';
 
 /** A band more: of the region's usual ones, or one to be given a frequency by hand. */
 export function AddBand() {

@@ -1,10 +1,9 @@
 import { Choice, Fact, OpensInPlace, QuantityField } from '../../../ui';
-import { frequencyText, plain } from '../../../units';
+import { frequencyText, nameAfter, plain } from '../../../units';
 import { words } from '../../../words';
 import type { Band, Matching } from '../document/model';
 import { bandName, bandsOf, matchingOn, usualMatching } from '../document/model';
 import { useSheet } from '../sheetContext';
-import { nameAfter } from './bandPlan';
 import { LoadFields } from './LoadFields';
 import { LoadFile } from './LoadFile';
 

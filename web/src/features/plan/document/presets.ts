@@ -1,3 +1,4 @@
+import { METRES_PER_FOOT } from '../../../units';
 import type { Kind } from '../../../words';
 import type { Band, Element, Plan, Preference, Radio, Requirement, Use } from './model';
 import { band } from './model';
@@ -154,8 +155,6 @@ export function reasonFor(use: Use | undefined, asked: Requirement): string | nu
   const isAsPreset = preset?.asked.some((a) => JSON.stringify(a) === JSON.stringify(asked));
   return (isAsPreset && preset?.reasons[asked.kind]) || null;
 }
-
-const METRES_PER_FOOT = 0.3048;
 
 /** What is usually cut longer: for each end, for the drip loop, and so that an end can be renewed. */
 const IN_METRES = { eachEndM: 0.1, dripLoopM: 0.3, serviceLoopM: 0.5 };
