@@ -121,6 +121,16 @@ export function useKits() {
   });
 }
 
+/** What every kit that is kept loses at a frequency; the last ones stay until the next are there. */
+export function useKitLosses(atMHz: number) {
+  return useQuery({
+    queryKey: ['locker', 'kit losses', atMHz],
+    queryFn: ({ signal }) =>
+      answered(api.GET('/api/locker/kit-losses', { params: { query: { atMHz } }, signal })),
+    placeholderData: keepPreviousData,
+  });
+}
+
 /** The best kits of owned pieces for a run; the last ones stay until the next are there. */
 export function useFoundKits(request: Schemas['KitSearchRequest'] | null) {
   return useQuery({

@@ -154,7 +154,16 @@ function isAboutPrices(wanted: SettingsChange): boolean {
 
 /** Everything with a price in it is read again. */
 async function pricedAnew(queries: ReturnType<typeof useQueryClient>) {
-  const priced = ['cable-types', 'connectors', 'comparison', 'plans', 'run-sheet', 'in-run'];
+  const priced = [
+    'cable-types',
+    'connectors',
+    'comparison',
+    'changes',
+    'mixes',
+    'plans',
+    'run-sheet',
+    'in-run',
+  ];
   await Promise.all(priced.map((key) => queries.invalidateQueries({ queryKey: [key] })));
 }
 

@@ -30,6 +30,16 @@ export const FLEXING = {
   REPEATED: 'bent again and again',
 } as const;
 
+/** What may be chosen of a catalogue: nothing retired, except what already stands there. */
+export function typeOptions(
+  types: readonly { key: string; name: string; retired: boolean }[],
+  standing?: string,
+) {
+  return types
+    .filter((t) => !t.retired || t.key === standing)
+    .map((t) => ({ value: t.key, text: t.name }));
+}
+
 /** What was understood of a pasted table. */
 export function understoodSentence(read: SheetText): string {
   const { understood: u, rows } = read;

@@ -828,6 +828,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/locker/kit-losses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What every kit that is kept loses at a frequency, by name */
+        get: operations["listKitLosses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/locker/kit-searches": {
         parameters: {
             query?: never;
@@ -2424,6 +2441,12 @@ export interface components {
         };
         KeyedResponse: {
             addresses: string[];
+        };
+        KitLossResponse: {
+            /** Format: uuid */
+            kitId: string;
+            /** Format: double */
+            lossDb: number | null;
         };
         KitRequest: {
             adapters?: components["schemas"]["AdapterRequest"][];
@@ -4999,6 +5022,28 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    listKitLosses: {
+        parameters: {
+            query?: {
+                atMHz?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitLossResponse"][];
                 };
             };
         };

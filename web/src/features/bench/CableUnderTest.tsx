@@ -2,8 +2,10 @@ import type { BenchNotes, CableType } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
 import { lengthFigure, lengthText } from '../../units';
+import { typeOptions } from '../../words';
 
 const NOT_KNOWN = '';
+const NOBODY_KNOWS = { value: NOT_KNOWN, text: 'not known' };
 
 /** Type and length of the cable that is tested, typed where it is drawn. */
 export function CableUnderTest({
@@ -23,12 +25,7 @@ export function CableUnderTest({
         <Select
           label="type of the cable"
           value={notes.cableKey ?? NOT_KNOWN}
-          options={[
-            { value: NOT_KNOWN, text: 'not known' },
-            ...types
-              .filter((t) => !t.retired || t.key === notes.cableKey)
-              .map((t) => ({ value: t.key, text: t.name })),
-          ]}
+          options={[NOBODY_KNOWS, ...typeOptions(types, notes.cableKey)]}
           onChange={(key) => onChange({ ...notes, cableKey: key === NOT_KNOWN ? undefined : key })}
         />
       </label>

@@ -2,41 +2,43 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { BenchSummary } from '../../api';
 import { Plot, Toggle } from '../../ui';
-import { fixed, frequencyText, plain, significant } from '../../units';
+import { fixed, frequencyText, per100, plain, significant, unitsBeside } from '../../units';
 import { frequenciesOf, labelOf } from './log';
 
 /** Some tests side by side, as measured or per 100 m: as curves and as a table. */
 export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
-  const [isPer100m, setPer100m] = useState(true);
+  const [isPerLength, setPerLength] = useState(true);
   if (tests.length === 0) {
     return (
       <p className="max-w-[46ch] text-soft">
-        Choose <em>compare</em> in the log, and tests are laid side by side here: per 100 m, so that
-        pieces of different lengths can be told apart from cables of different kinds.
+        Choose <em>compare</em> in the log, and tests are laid side by side here: per length, so
+        that pieces of different lengths can be told apart from cables of different kinds.
       </p>
     );
   }
+  const drawn = (f: BenchSummary['figures'][number]) =>
+    isPerLength ? f.per100mDb && per100(f.per100mDb) : f.lossDb;
   const figureOf = (test: BenchSummary, at: number) => {
     const f = test.figures.find((x) => x.frequencyMHz === at);
-    return (isPer100m ? f?.per100mDb : f?.lossDb) ?? null;
+    return f ? drawn(f) : null;
   };
   const frequencies = frequenciesOf(tests);
   return (
     <div className="flex flex-col gap-3">
       <Toggle
         label="losses"
-        value={isPer100m ? 'per 100 m' : 'as measured'}
+        value={isPerLength ? 'per length' : 'as measured'}
         options={[
-          ['per 100 m', 'per 100 m'],
+          ['per length', unitsBeside().loss],
           ['as measured', 'as measured'],
         ]}
-        onChange={(v) => setPer100m(v === 'per 100 m')}
+        onChange={(v) => setPerLength(v === 'per length')}
       />
       {frequencies.length > 1 && (
         <Plot
-          label={isPer100m ? 'losses per 100 m over frequency' : 'losses over frequency'}
+          label={isPerLength ? 'losses per length over frequency' : 'losses over frequency'}
           xLabel="MHz"
-          yLabel={isPer100m ? 'dB per 100 m' : 'dB'}
+          yLabel={isPerLength ? unitsBeside().loss : 'dB'}
           height={260}
           isLog
           fromZero
@@ -47,7 +49,7 @@ export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
             label: labelOf(t).slice(0, 22),
             points: t.figures.map((f) => ({
               x: f.frequencyMHz,
-              y: (isPer100m ? f.per100mDb : f.lossDb) ?? NaN,
+              y: drawn(f) ?? NaN,
             })),
           }))}
         />
@@ -61,7 +63,7 @@ export function Compared({ tests }: { tests: readonly BenchSummary[] }) {
         <table aria-label="losses side by side" className="text-fine">
           <thead className="text-left text-small text-soft">
             <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-4 [&>th]:font-normal">
-              <th scope="col">{isPer100m ? 'dB per 100 m' : 'dB'}</th>
+              <th scope="col">{isPerLength ? unitsBeside().loss : 'dB'}</th>
               {tests.map((t) => (
                 <th key={t.id} scope="col">
                   <Link className="quiet" to={`/bench/${t.id}`}>

@@ -1,5 +1,5 @@
 import type { BenchFigure } from '../../api';
-import { fixed, frequencyText } from '../../units';
+import { fixed, frequencyText, per100, unitsBeside } from '../../units';
 import { LossStrip } from './LossStrip';
 import { OutcomeMark } from './OutcomeMark';
 
@@ -18,7 +18,7 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
           <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
             <th scope="col">at</th>
             <th scope="col">loses, dB</th>
-            <th scope="col">per 100 m, dB</th>
+            <th scope="col">{unitsBeside().loss}</th>
             <th scope="col">expected</th>
             <th scope="col">of the sheet</th>
             <th scope="col">
@@ -37,7 +37,9 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
                   {fixed(f.leastDb, 2)} to {fixed(f.mostDb, 2)}
                 </span>
               </td>
-              <td className="figures">{f.per100mDb === null ? '–' : fixed(f.per100mDb, 1)}</td>
+              <td className="figures">
+                {f.per100mDb === null ? '–' : fixed(per100(f.per100mDb), 1)}
+              </td>
               <td className="figures">{f.expectedDb === null ? '–' : fixed(f.expectedDb, 2)}</td>
               <td className="figures">
                 {f.percentOfSheet === null ? '–' : `${fixed(f.percentOfSheet, 0)} %`}

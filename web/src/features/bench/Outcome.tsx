@@ -4,7 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import type { BenchAnalysis, BenchNotes, BenchTest, CableType } from '../../api';
 import { answered, api, usePlans } from '../../api';
 import { Select, Sentence } from '../../ui';
-import { fixed, frequencyText, plain } from '../../units';
+import { fixed, frequencyText, per100, plain, unitsBeside } from '../../units';
 import { BENCH_CAUTIONS, benchFindingText, benchSentences, capital } from '../../words';
 import { OutcomeMark } from './OutcomeMark';
 
@@ -72,9 +72,10 @@ function Parted({ analysis }: { analysis: BenchAnalysis }) {
       <ul className="text-fine">
         {analysis.severalLengths.map((p) => (
           <li key={p.frequencyMHz} className="figures">
-            {frequencyText(p.frequencyMHz)}: {fixed(p.cableDbPer100m, 1)} dB per 100 m
-            {p.sheetDbPer100m !== null && `, sheet ${fixed(p.sheetDbPer100m, 1)}`}; connectors{' '}
-            {fixed(p.connectorsDb, 2)} dB
+            {frequencyText(p.frequencyMHz)}: {fixed(per100(p.cableDbPer100m), 1)}{' '}
+            {unitsBeside().loss}
+            {p.sheetDbPer100m !== null && `, sheet ${fixed(per100(p.sheetDbPer100m), 1)}`};
+            connectors {fixed(p.connectorsDb, 2)} dB
             {p.residualDb !== null && `, ± ${fixed(p.residualDb, 2)}`}
           </li>
         ))}
@@ -89,10 +90,10 @@ function Law({ law }: { law: NonNullable<BenchAnalysis['ownCable']> }) {
     <p className="text-fine text-soft">
       Its law:{' '}
       <span className="figures">
-        {plain(law.k1, 3)} √f + {plain(law.k2, 5)} f
+        {plain(per100(law.k1), 3)} √f + {plain(per100(law.k2), 5)} f
       </span>{' '}
-      dB per 100 m, with {fixed(law.jointsDb, 2)} dB in its joints; it misses no reading by more
-      than {fixed(law.worstResidualDb, 2)} dB.
+      {unitsBeside().loss}, with {fixed(law.jointsDb, 2)} dB in its joints; it misses no reading by
+      more than {fixed(law.worstResidualDb, 2)} dB.
     </p>
   );
 }

@@ -5,7 +5,7 @@ import { fixed, frequencyText, lengthFigure, lengthText, plain } from '../../uni
 import { capital } from '../../words';
 import { LossStrip } from './LossStrip';
 import type { Reading } from './notes';
-import { textOf, withAnotherLevel, withoutReading, withReading } from './notes';
+import { withAnotherLevel, withoutReading, withReading } from './notes';
 import { OutcomeMark } from './OutcomeMark';
 
 /** One reading, and what it comes to; on a phone the latter stands below. */
@@ -36,6 +36,7 @@ export function ReadingRow({
   const length = reading.lengthM ?? notes.lengthM;
   const judged = result?.outcome ?? null;
   const narrow = useNarrow();
+  const isWattmeter = notes.method === 'WATTMETER';
   const loss = result?.lossDb != null && (
     <>
       {fixed(result.lossDb, 2)}{' '}
@@ -60,16 +61,20 @@ export function ReadingRow({
     <>
       <tr data-reading={index} className="align-baseline [&>td]:py-0.5 [&>td]:pr-3">
         <td>
-          <QuantityField
-            label={`frequency of row ${index + 1}`}
-            kind="frequency"
-            unit="mhz"
-            unitLabel="MHz"
-            value={reading.frequencyMHz}
-            show={(v) => plain(v, 4)}
-            say={frequencyText}
-            onCommit={(frequencyMHz) => change({ frequencyMHz })}
-          />
+          {isWattmeter ? (
+            at
+          ) : (
+            <QuantityField
+              label={`frequency of row ${index + 1}`}
+              kind="frequency"
+              unit="mhz"
+              unitLabel="MHz"
+              value={reading.frequencyMHz}
+              show={(v) => plain(v, 4)}
+              say={frequencyText}
+              onCommit={(frequencyMHz) => change({ frequencyMHz })}
+            />
+          )}
         </td>
         {hasLengths && (
           <td>
@@ -85,13 +90,21 @@ export function ReadingRow({
             />
           </td>
         )}
-        <WhatWasRead
-          at={at}
-          reading={reading}
-          notes={notes}
-          loss={narrow ? null : loss}
-          onChange={change}
-        />
+        {!isWattmeter && (
+          <td>
+            <QuantityField
+              label={`loss at ${at}`}
+              kind="elementLoss"
+              unit="db"
+              unitLabel="dB"
+              value={reading.lossDb}
+              show={(v) => plain(v, 3)}
+              say={(v) => `${plain(v, 3)} dB`}
+              onCommit={(lossDb) => change({ lossDb })}
+            />
+          </td>
+        )}
+        {isWattmeter && !narrow && <td className="figures whitespace-nowrap">{loss}</td>}
         {!narrow && (
           <>
             <td className="figures">
@@ -126,58 +139,6 @@ export function ReadingRow({
   );
 }
 
-/** Two powers, or a loss that another instrument has told. */
-function WhatWasRead({
-  at,
-  reading,
-  notes,
-  loss,
-  onChange,
-}: {
-  at: string;
-  reading: Reading;
-  notes: BenchNotes;
-  /** What two powers come to, beside them; null where it stands below. */
-  loss: React.ReactNode;
-  onChange: (change: Partial<Reading>) => void;
-}) {
-  if (notes.method === 'WATTMETER') {
-    return (
-      <>
-        <td>
-          <ReadingField
-            label={`without the cable at ${at}`}
-            value={reading.baseline ?? ''}
-            onChange={(baseline) => onChange({ baseline: textOf(baseline) })}
-          />
-        </td>
-        <td>
-          <ReadingField
-            label={`through the cable at ${at}`}
-            value={reading.through ?? ''}
-            onChange={(through) => onChange({ through: textOf(through) })}
-          />
-        </td>
-        {loss !== null && <td className="figures whitespace-nowrap">{loss}</td>}
-      </>
-    );
-  }
-  return (
-    <td>
-      <QuantityField
-        label={`loss at ${at}`}
-        kind="elementLoss"
-        unit="db"
-        unitLabel="dB"
-        value={reading.lossDb}
-        show={(v) => plain(v, 3)}
-        say={(v) => `${plain(v, 3)} dB`}
-        onCommit={(lossDb) => onChange({ lossDb })}
-      />
-    </td>
-  );
-}
-
 function RowButtons({
   at,
   index,
@@ -209,29 +170,5 @@ function RowButtons({
         Remove
       </button>
     </>
-  );
-}
-
-/** A reading as it is typed: one value, or the two that it flickers between. */
-function ReadingField({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  onChange: (text: string) => void;
-}) {
-  return (
-    <input
-      aria-label={label}
-      className="in-place figures min-h-6 w-[12ch] text-right"
-      placeholder="48 or 47-49"
-      maxLength={60}
-      autoComplete="off"
-      spellCheck={false}
-      value={value}
-      onChange={(e) => onChange(e.target.value)}
-    />
   );
 }

@@ -9,7 +9,7 @@ interface Props {
   onChange: (notes: BenchNotes) => void;
 }
 
-/** One row a reading: what was read, and at once what it comes to. */
+/** One row a reading: what it comes to, at once; losses from another instrument are typed here, powers at the meter that is drawn. */
 export function Readings({ notes, analysis, fullDb, onChange }: Props) {
   const readings = notes.readings ?? [];
   const isWattmeter = notes.method === 'WATTMETER';
@@ -26,10 +26,8 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
         <table aria-label="readings" className="w-full text-fine min-[700px]:text-body">
           <thead className="text-left text-small text-soft">
             <tr className="[&>th]:border-b [&>th]:border-hairline [&>th]:py-1 [&>th]:pr-3 [&>th]:font-normal">
-              <th scope="col">at, MHz</th>
+              <th scope="col">{isWattmeter ? 'at' : 'at, MHz'}</th>
               {hasLengths && <th scope="col">piece of</th>}
-              {isWattmeter && <th scope="col">without, W</th>}
-              {isWattmeter && <th scope="col">through, W</th>}
               {!(isWattmeter && narrow) && <th scope="col">loses, dB</th>}
               {!narrow && (
                 <>

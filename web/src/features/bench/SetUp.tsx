@@ -2,6 +2,7 @@ import { PatternLines } from '@visx/pattern';
 import { useId } from 'react';
 import type { BenchNotes } from '../../api';
 import { fractionLeft } from '../../units';
+import { AtTheMeter } from './AtTheMeter';
 
 /** Where the things stand on the drawing, px. */
 const LEFT = 66;
@@ -20,6 +21,7 @@ export function SetUp({
   cable,
   lossDb,
   children,
+  onChange,
 }: {
   notes: BenchNotes;
   /** What the cable is called on the drawing. */
@@ -27,11 +29,12 @@ export function SetUp({
   lossDb: number | null;
   /** What is typed of it. */
   children: React.ReactNode;
+  onChange: (notes: BenchNotes) => void;
 }) {
   switch (notes.method) {
     case 'WATTMETER':
       return (
-        <WithWattmeter notes={notes} cable={cable} lossDb={lossDb}>
+        <WithWattmeter notes={notes} cable={cable} lossDb={lossDb} onChange={onChange}>
           {children}
         </WithWattmeter>
       );
@@ -91,11 +94,13 @@ function WithWattmeter({
   cable,
   lossDb,
   children,
+  onChange,
 }: {
   notes: BenchNotes;
   cable: string;
   lossDb: number | null;
   children: React.ReactNode;
+  onChange: (notes: BenchNotes) => void;
 }) {
   const lead = notes.wattmeter?.lead ?? 'NONE';
   return (
@@ -103,6 +108,7 @@ function WithWattmeter({
       <Drawing
         label="the radio, the wattmeter and the dummy load, without the cable"
         steps={['without the cable: what the radio makes']}
+        atMeter={<AtTheMeter notes={notes} reads="baseline" onChange={onChange} />}
       >
         <Radio />
         {lead === 'NONE' ? (
@@ -126,6 +132,7 @@ function WithWattmeter({
         label="the same with the cable between radio and wattmeter"
         about={children}
         steps={['through the cable, nothing else changed']}
+        atMeter={<AtTheMeter notes={notes} reads="through" onChange={onChange} />}
       >
         <Radio />
         {lead === 'STAYED_IN' && (
@@ -153,12 +160,15 @@ function Drawing({
   label,
   steps,
   about,
+  atMeter,
   children,
 }: {
   label: string;
   steps: readonly string[];
   /** What is typed of the cable, right where it is drawn. */
   about?: React.ReactNode;
+  /** What is read there, right below the meter. */
+  atMeter?: React.ReactNode;
   children: React.ReactNode;
 }) {
   return (
@@ -174,6 +184,7 @@ function Drawing({
         {children}
       </svg>
       {about && <div className="-mt-5 flex max-w-[420px] justify-center pb-1">{about}</div>}
+      {atMeter && <div className="flex max-w-[420px] justify-end pr-[64px]">{atMeter}</div>}
       <figcaption className="max-w-[420px] text-fine text-soft">{steps.join(' · ')}</figcaption>
     </figure>
   );

@@ -148,6 +148,7 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
             notes={notes}
             cable={[notes.piece, type?.name].filter(Boolean).join(', ') || 'the cable'}
             lossDb={worked?.figures.at(-1)?.lossDb ?? null}
+            onChange={setNotes}
           >
             <CableUnderTest notes={notes} types={types} onChange={setNotes} />
           </SetUp>

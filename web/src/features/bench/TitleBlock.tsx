@@ -5,6 +5,7 @@ import { answered, api, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
 import { inUnit, lengthFigure, lengthText, plain, temperatureText } from '../../units';
+import { typeOptions } from '../../words';
 import { textOf } from './notes';
 import type { Station } from './notes';
 
@@ -144,7 +145,7 @@ function Baseline({
           <Select
             label="type of the lead"
             value={how.leadCableKey ?? ''}
-            options={types.filter((t) => !t.retired).map((t) => ({ value: t.key, text: t.name }))}
+            options={typeOptions(types)}
             onChange={(leadCableKey) => change({ leadCableKey })}
           />
         </span>

@@ -59,7 +59,7 @@ export function CurvePane({
             label: 'copper’s floor',
             points: first.points.map((p, i) => ({
               x: frequencies[i] ?? 0,
-              y: p.floorDbPer100m ?? NaN,
+              y: per100(p.floorDbPer100m ?? NaN),
             })),
           },
         ]

@@ -62,16 +62,62 @@ export function CutsPage() {
   const longestM = Math.max(1, ...(plan?.reels ?? []).map((r) => r.lengthM));
   return (
     <Shell here="Cutting">
-      <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
+      <main className="flex min-h-0 flex-1 flex-col max-[899px]:overflow-y-auto min-[900px]:flex-row">
         <section
-          aria-label="what is needed"
-          className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto px-4 py-2 min-[900px]:w-[40%] min-[900px]:border-r min-[900px]:border-hairline"
+          aria-label="cut plan"
+          className="flex min-w-0 flex-col gap-3 px-4.5 py-2 min-[900px]:flex-1 min-[900px]:overflow-y-auto"
         >
           <div className="flex flex-wrap items-baseline gap-x-4">
             <h1 className="text-title font-bold">Cutting</h1>
             <LockerLinks here="cuts" />
             <UndoButtons steps={steps} />
           </div>
+          {!canCut && (
+            <p className="text-soft">
+              Add a run or take one from a plan, and the reels are drawn here with their cuts.
+            </p>
+          )}
+          {answer.isError && (
+            <p role="alert" className="text-fail">
+              {capital(answer.error.message)}.
+            </p>
+          )}
+          {plan && (
+            <div className={answer.isPlaceholderData ? 'opacity-45' : ''}>
+              <p className="mb-3">
+                {lengthText(plan.neededM, lengths)} are needed
+                {plan.boughtM > 0 && `, ${lengthText(plan.boughtM, lengths)} are bought`};{' '}
+                {lengthText(plan.leftM, lengths)} are left
+                {plan.reels.length > 1 &&
+                  `, ${lengthText(plan.longestRestM, lengths)} of them in one piece`}
+                .{' '}
+                <span className="text-soft">
+                  {plan.proven
+                    ? 'Nothing less can be wasted.'
+                    : 'The best of what was tried; less may be wasted another way.'}
+                </span>
+              </p>
+              {plan.uncut.length > 0 && (
+                <p role="alert" className="mb-3 text-fail">
+                  No reel has room for{' '}
+                  {plan.uncut
+                    .map((c) => `${c.name} (${lengthText(c.lengthM, lengths)})`)
+                    .join(', ')}
+                  .
+                </p>
+              )}
+              <ol aria-label="reels" className="flex flex-col gap-4">
+                {plan.reels.map((r) => (
+                  <CutReel key={r.name} reel={r} longestM={longestM} />
+                ))}
+              </ol>
+            </div>
+          )}
+        </section>
+        <section
+          aria-label="what is needed"
+          className="flex min-h-0 min-w-0 flex-col gap-3 px-4 py-2 max-[899px]:border-t max-[899px]:border-hairline min-[900px]:w-[38%] min-[900px]:overflow-y-auto min-[900px]:border-l min-[900px]:border-hairline"
+        >
           <h2 className="font-bold">Runs to cut for, of one cable</h2>
           <Lengths
             what="run"
@@ -145,45 +191,6 @@ export function CutsPage() {
               </>
             )}
           </span>
-        </section>
-        <section aria-label="cut plan" className="min-w-0 flex-1 overflow-y-auto px-4.5 py-3">
-          {!canCut && <p className="text-soft">Say what is needed, and it is cut here.</p>}
-          {answer.isError && (
-            <p role="alert" className="text-fail">
-              {capital(answer.error.message)}.
-            </p>
-          )}
-          {plan && (
-            <div className={answer.isPlaceholderData ? 'opacity-45' : ''}>
-              <p className="mb-3">
-                {lengthText(plan.neededM, lengths)} are needed
-                {plan.boughtM > 0 && `, ${lengthText(plan.boughtM, lengths)} are bought`};{' '}
-                {lengthText(plan.leftM, lengths)} are left
-                {plan.reels.length > 1 &&
-                  `, ${lengthText(plan.longestRestM, lengths)} of them in one piece`}
-                .{' '}
-                <span className="text-soft">
-                  {plan.proven
-                    ? 'Nothing less can be wasted.'
-                    : 'The best of what was tried; less may be wasted another way.'}
-                </span>
-              </p>
-              {plan.uncut.length > 0 && (
-                <p role="alert" className="mb-3 text-fail">
-                  No reel has room for{' '}
-                  {plan.uncut
-                    .map((c) => `${c.name} (${lengthText(c.lengthM, lengths)})`)
-                    .join(', ')}
-                  .
-                </p>
-              )}
-              <ol aria-label="reels" className="flex flex-col gap-4">
-                {plan.reels.map((r) => (
-                  <CutReel key={r.name} reel={r} longestM={longestM} />
-                ))}
-              </ol>
-            </div>
-          )}
         </section>
       </main>
     </Shell>

@@ -1,7 +1,7 @@
 import type { Kit, Piece } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { useWidth } from '../../ui';
-import { lengthText, massText } from '../../units';
+import { fixed, lengthText, massText } from '../../units';
 
 const HEIGHT = 40;
 const MIDDLE = 14;
@@ -13,15 +13,18 @@ export function drawnLengthM(kit: Kit): number {
   return kit.pieces.reduce((sum, p) => sum + p.lengthM, 0);
 }
 
-/** The pieces end to end as they would lie on the grass, all kits at one scale, the spare beside, the mass at the end. */
+/** The pieces end to end as they would lie on the grass, all kits at one scale, the spare beside, mass and loss at the end. */
 export function KitDrawing({
   kit,
   pieces,
   longestM,
+  lossDb,
 }: {
   kit: Kit;
   pieces: readonly Piece[];
   longestM: number;
+  /** Of its pieces and the pairs between them; null where it is not known. */
+  lossDb: number | null;
 }) {
   const { lengths } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
@@ -63,20 +66,22 @@ export function KitDrawing({
             isSpare
           />
         ))}
-        {massKg !== null && (
-          <text
-            x={room + END}
-            y={MIDDLE + 4}
-            textAnchor="end"
-            fontSize="12"
-            className="figures"
-            fill="var(--ink)"
-          >
-            {massText(massKg)}
-          </text>
-        )}
+        <AtTheEnd
+          x={room + END}
+          y={MIDDLE}
+          text={lossDb === null ? 'loss not known' : `−${fixed(lossDb, 2)} dB`}
+        />
+        {massKg !== null && <AtTheEnd x={room + END} y={MIDDLE + 16} text={massText(massKg)} />}
       </svg>
     </div>
+  );
+}
+
+function AtTheEnd({ x, y, text }: { x: number; y: number; text: string }) {
+  return (
+    <text x={x} y={y} textAnchor="end" fontSize="12" className="figures" fill="var(--ink)">
+      {text}
+    </text>
   );
 }
 

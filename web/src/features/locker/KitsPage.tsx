@@ -2,18 +2,21 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Kit, Schemas } from '../../api';
-import { answered, api, useConnectors, useKits, usePieces } from '../../api';
+import { answered, api, useConnectors, useKitLosses, useKits, usePieces } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
-import { TextField } from '../../ui';
-import { lengthText } from '../../units';
+import { QuantityField, TextField } from '../../ui';
+import { frequencyText, lengthText, plain } from '../../units';
 import { capital, endText } from '../../words';
 import { drawnLengthM, KitDrawing } from './KitDrawing';
 import { LengthSetsPanel } from './LengthSetsPanel';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
 import { useMoving } from './useMoving';
+
+/** Where the losses are read when nobody says otherwise. */
+const USUAL_MHZ = 145;
 
 /** Kits: what goes into the bag, taken out and put away as a whole; and which lengths would serve several sites. */
 export function KitsPage() {
@@ -24,6 +27,8 @@ export function KitsPage() {
   const packing = params.get('pack');
   const shown = (kits.data ?? []).filter((k) => !(k.demo && settings.demoHidden));
   const longestM = Math.max(1, ...shown.map((k) => drawnLengthM(k)));
+  const atMHz = Number(params.get('atMHz') ?? USUAL_MHZ);
+  const losses = useKitLosses(atMHz).data ?? [];
   return (
     <Shell here="Kits">
       <main className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row">
@@ -34,6 +39,21 @@ export function KitsPage() {
           <div className="flex flex-wrap items-baseline gap-x-4 border-b border-hairline px-4 py-2">
             <h1 className="text-title font-bold">Kits</h1>
             <LockerLinks here="kits" />
+            {shown.length > 0 && (
+              <span className="inline-flex items-baseline gap-x-2 text-soft">
+                losses at
+                <QuantityField
+                  label="frequency of the losses"
+                  kind="frequency"
+                  unit="mhz"
+                  unitLabel="MHz"
+                  value={atMHz}
+                  show={(v) => plain(v, 4)}
+                  say={frequencyText}
+                  onCommit={(mhz) => put({ atMHz: mhz === USUAL_MHZ ? null : String(mhz) })}
+                />
+              </span>
+            )}
           </div>
           <MovedBar moving={moving} />
           {packing && (
@@ -50,7 +70,13 @@ export function KitsPage() {
           )}
           <ul aria-label="kits" className="min-h-0 flex-1 overflow-y-auto">
             {shown.map((k) => (
-              <KitRow key={k.id} kit={k} moving={moving} longestM={longestM} />
+              <KitRow
+                key={k.id}
+                kit={k}
+                moving={moving}
+                longestM={longestM}
+                lossDb={losses.find((l) => l.kitId === k.id)?.lossDb ?? null}
+              />
             ))}
           </ul>
         </section>
@@ -64,11 +90,13 @@ function KitRow({
   kit,
   moving,
   longestM,
+  lossDb,
 }: {
   kit: Kit;
   moving: ReturnType<typeof useMoving>;
   /** Length of the longest kit: all are drawn at one scale. */
   longestM: number;
+  lossDb: number | null;
 }) {
   const { lengths } = usePreferences();
   const pieces = usePieces().data ?? [];
@@ -124,7 +152,7 @@ function KitRow({
           </button>
         </span>
       </span>
-      <KitDrawing kit={kit} pieces={own} longestM={longestM} />
+      <KitDrawing kit={kit} pieces={own} longestM={longestM} lossDb={lossDb} />
       <ul aria-label={`what to pack for ${kit.name}`} className="text-body">
         {kit.pieces.map((p) => (
           <li key={p.pieceId}>

@@ -3,11 +3,13 @@ import { useCableTypes, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select } from '../../ui';
 import { lengthFigure, lengthText, plain } from '../../units';
+import { typeOptions } from '../../words';
 
 /** A piece while it is being described; the length may be missing still. */
 export type PieceDraft = Omit<PieceSpec, 'lengthM'> & { lengthM?: number };
 
 const NOT_KNOWN = '';
+const NOBODY_KNOWS = { value: NOT_KNOWN, text: 'not known' };
 
 /** Everything that is said of a piece. */
 export function PieceFields({
@@ -36,12 +38,7 @@ export function PieceFields({
         <Select
           label="type of the piece"
           value={draft.cableKey ?? NOT_KNOWN}
-          options={[
-            { value: NOT_KNOWN, text: 'not known' },
-            ...types
-              .filter((t) => !t.retired || t.key === draft.cableKey)
-              .map((t) => ({ value: t.key, text: t.name })),
-          ]}
+          options={[NOBODY_KNOWS, ...typeOptions(types, draft.cableKey)]}
           onChange={(key) => onChange({ ...draft, cableKey: key === NOT_KNOWN ? undefined : key })}
         />
       </Label>
@@ -152,12 +149,7 @@ export function EndField({
       <Select
         label={`connector, ${label}`}
         value={end?.connectorKey ?? NOT_KNOWN}
-        options={[
-          { value: NOT_KNOWN, text: 'not known' },
-          ...connectors
-            .filter((c) => !c.retired || c.key === end?.connectorKey)
-            .map((c) => ({ value: c.key, text: c.name })),
-        ]}
+        options={[NOBODY_KNOWS, ...typeOptions(connectors, end?.connectorKey)]}
         onChange={(key) =>
           onChange(
             key === NOT_KNOWN ? undefined : { connectorKey: key, gender: end?.gender ?? 'PLUG' },

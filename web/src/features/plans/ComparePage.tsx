@@ -5,7 +5,7 @@ import { answered, api, useCableTypes, usePlans } from '../../api';
 import type { PlanSummary } from '../../api';
 import { Shell } from '../../app/Shell';
 import { saveFile, Select } from '../../ui';
-import { besideEachOther, letterOf } from '../../words';
+import { besideEachOther, letterOf, typeOptions } from '../../words';
 import { SideRows } from './SideRows';
 import { addressOf, entriesOf, FEWEST, MOST, sharedBands, sideBySideCsv } from './sideBySide';
 import type { Entry, InRun, SharedBand } from './sideBySide';
@@ -176,7 +176,7 @@ function Picker({
 }) {
   const types = useCableTypes().data ?? [];
   const lies = plans.find((p) => p.id === entry.planId)?.sketch?.cableName;
-  const cables = types.filter((t) => !t.retired).map((t) => ({ value: t.key, text: t.name }));
+  const cables = typeOptions(types);
   const isOther = entry.rowId !== null && !cables.some((c) => c.value === entry.rowId);
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1">

@@ -1,5 +1,5 @@
 import type { SheetText } from '../../../api';
-import { fixed, frequencyText, significant } from '../../../units';
+import { fixed, frequencyText, per100, significant, unitsBeside } from '../../../units';
 import { slipSentence, understoodSentence } from '../../../words';
 
 /** What was understood of a copied table, what may be wrong with it, and each row with its distance from the curve. */
@@ -40,7 +40,7 @@ export function SheetRows({
         <thead className="text-small text-soft">
           <tr className="text-right [&>th]:px-2 [&>th]:font-normal">
             <th scope="col">frequency</th>
-            <th scope="col">dB per 100 m</th>
+            <th scope="col">{unitsBeside().loss}</th>
             <th scope="col">off the curve</th>
             <th scope="col">
               <span className="sr-only">taken</span>
@@ -54,7 +54,7 @@ export function SheetRows({
               className={`text-right [&>td]:px-2 ${leftOut.has(r.line) ? 'text-soft line-through' : ''}`}
             >
               <td className="figures">{frequencyText(r.frequencyMHz)}</td>
-              <td className="figures">{significant(r.attenuationDbPer100m)}</td>
+              <td className="figures">{significant(per100(r.attenuationDbPer100m))}</td>
               <td className="figures">{fixed(-100 * r.relativeResidual, 1)} %</td>
               <td>
                 <button

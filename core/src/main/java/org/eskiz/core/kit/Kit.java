@@ -3,6 +3,8 @@ package org.eskiz.core.kit;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /**
@@ -46,6 +48,23 @@ public record Kit(
         End toAntenna() {
             return turned ? piece.near() : piece.far();
         }
+    }
+
+    /**
+     * What pieces lose that are laid one behind the other: each of them, and every mated pair between two; not the pairs at
+     * radio and antenna, which nobody has named.
+     *
+     * @param pairLossDb loss of one mated pair by kind of connector
+     */
+    public static double seriesLossDb(List<Laid> laid, ToDoubleFunction<String> pairLossDb) {
+        double pieces = laid.stream().mapToDouble(l -> l.piece().lossDb()).sum();
+        double pairs = IntStream.range(1, laid.size())
+                .mapToObj(i ->
+                        Coupling.of(laid.get(i - 1).toAntenna(), laid.get(i).toRadio()))
+                .flatMap(c -> c.mated().stream())
+                .mapToDouble(pairLossDb)
+                .sum();
+        return pieces + pairs;
     }
 
     /** All of its couplings, from the radio on. */

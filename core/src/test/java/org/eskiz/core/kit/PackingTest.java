@@ -1,6 +1,7 @@
 package org.eskiz.core.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -42,6 +43,18 @@ class PackingTest {
         assertThat(Packing.of(kit, List.of()).adapters())
                 .hasSize(1)
                 .containsEntry(new Coupling.Adapter(N_SOCKET, new End("bnc", Gender.SOCKET)), 2);
+    }
+
+    @Test
+    void laidEndToEndPiecesLoseWhatTheyAreAndThePairsBetweenThem() {
+        var first = new Kit.Laid(piece("a", 5, N_PLUG, N_SOCKET), false);
+        var straight = new Kit.Laid(piece("b", 8, N_PLUG, N_PLUG), false);
+        double one = Kit.seriesLossDb(List.of(first), c -> 0.1);
+        double other = Kit.seriesLossDb(List.of(straight), c -> 0.1);
+        assertThat(Kit.seriesLossDb(List.of(first, straight), c -> 0.1)).isCloseTo(one + other + 0.1, within(1e-12));
+        assertThat(Kit.seriesLossDb(List.of(new Kit.Laid(first.piece(), true), straight), c -> 0.1))
+                .as("turned round, two plugs meet, and a barrel makes two pairs")
+                .isCloseTo(one + other + 0.2, within(1e-12));
     }
 
     @Test

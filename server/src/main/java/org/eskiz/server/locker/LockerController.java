@@ -24,6 +24,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -35,6 +36,7 @@ class LockerController {
     private final PieceService pieces;
     private final MovementService movements;
     private final KitService kits;
+    private final KitLosses losses;
     private final KitSearchService finder;
     private final LengthService lengths;
     private final Clock clock;
@@ -43,12 +45,14 @@ class LockerController {
             PieceService pieces,
             MovementService movements,
             KitService kits,
+            KitLosses losses,
             KitSearchService finder,
             LengthService lengths,
             Clock clock) {
         this.pieces = pieces;
         this.movements = movements;
         this.kits = kits;
+        this.losses = losses;
         this.finder = finder;
         this.lengths = lengths;
         this.clock = clock;
@@ -145,6 +149,12 @@ class LockerController {
     @Operation(operationId = "listKits", summary = "Kits that are kept, by name")
     List<KitResponse> kits() {
         return kits.list();
+    }
+
+    @GetMapping("/kit-losses")
+    @Operation(operationId = "listKitLosses", summary = "What every kit that is kept loses at a frequency, by name")
+    List<KitLossResponse> losses(@RequestParam(defaultValue = "145") double atMHz) {
+        return losses.at(atMHz);
     }
 
     @PostMapping(path = "/kits", consumes = MediaType.APPLICATION_JSON_VALUE)

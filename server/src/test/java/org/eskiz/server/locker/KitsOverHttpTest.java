@@ -53,6 +53,37 @@ class KitsOverHttpTest {
     }
 
     @Test
+    void aKitLosesWhatTheSameRunLoses(Api api) {
+        UUID five = piece(api, "rg-58", 5, "n");
+        UUID eight = piece(api, "rg-58", 8, "n");
+        UUID kit = UUID.randomUUID();
+        api.post("/api/locker/kits", """
+                {"id": "%s", "name": "lost", "pieces": [{"pieceId": "%s"}, {"pieceId": "%s"}], "adapters": []}""".formatted(kit, five, eight)).expect(201);
+        JsonNode run = api.post("/api/assessments", """
+                {"radio": {"powerW": 100}, "bands": [{"name": "2 m", "frequencyMHz": 145, "load": {"swr": 1}}],
+                 "run": [{"kind": "LINE", "cableKey": "rg-58", "lengthM": 13}, {"kind": "JOINT", "connectorKey": "n"},
+                         {"kind": "JOINT", "connectorKey": "n"}]}""").expect(200).json();
+        assertThat(lossOf(api, kit, "?atMHz=145").asDouble())
+                .isCloseTo(run.get("bands").get(0).get("matchedLossDb").asDouble(), within(1e-9));
+        api.delete("/api/locker/pieces/" + eight);
+        assertThat(lossOf(api, kit, "").isNull()).as("a piece of it is gone").isTrue();
+        assertThat(api.get("/api/locker/kit-losses?atMHz=0")
+                        .expect(422)
+                        .response()
+                        .body())
+                .contains("0.1 to 30000");
+    }
+
+    private static JsonNode lossOf(Api api, UUID kit, String at) {
+        for (JsonNode loss : api.get("/api/locker/kit-losses" + at).expect(200).json()) {
+            if (loss.get("kitId").asString().equals(kit.toString())) {
+                return loss.get("lossDb");
+            }
+        }
+        throw new AssertionError("no loss of kit " + kit);
+    }
+
+    @Test
     void aKitIsARunOfPiecesWithItsJointsCounted(Api api) {
         UUID ten = piece(api, "rg-58", 10, "n");
         UUID twelve = piece(api, "rg-58", 12, "n");

@@ -1,0 +1,111 @@
+package org.eskiz.server.locker;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.eskiz.core.cable.Attenuation;
+import org.eskiz.core.kit.Kit;
+import org.eskiz.core.kit.OwnedPiece;
+import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.catalogue.Connector;
+import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.problem.InvalidRequestException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What kits lose, each laid out from its first piece to its last. */
+@Service
+class KitLosses {
+
+    private static final double LEAST_MHZ = 0.1;
+    private static final double MOST_MHZ = 30_000;
+
+    private final KitRepository kits;
+    private final PieceHistoryReader histories;
+    private final CatalogueService catalogues;
+    private final SettingsService settings;
+    private final OperatorService operators;
+
+    KitLosses(
+            KitRepository kits,
+            PieceHistoryReader histories,
+            CatalogueService catalogues,
+            SettingsService settings,
+            OperatorService operators) {
+        this.kits = kits;
+        this.histories = histories;
+        this.catalogues = catalogues;
+        this.settings = settings;
+        this.operators = operators;
+    }
+
+    /** Of every kit that is kept, at a frequency and 20 °C. */
+    @Transactional(readOnly = true)
+    List<KitLossResponse> at(double frequencyMHz) {
+        if (!(frequencyMHz >= LEAST_MHZ && frequencyMHz <= MOST_MHZ)) {
+            throw new InvalidRequestException("atMHz", "frequency in MHz must be 0.1 to 30000, not " + frequencyMHz);
+        }
+        Map<UUID, OwnedPiece> pieces = pieces(frequencyMHz);
+        Map<String, Double> pairs = pairs(catalogues.current(), frequencyMHz);
+        return kits.all(operators.current()).stream()
+                .map(k -> new KitLossResponse(
+                        k.id,
+                        laid(k, pieces)
+                                .map(l -> Kit.seriesLossDb(l, pairs::get))
+                                .orElse(null)))
+                .toList();
+    }
+
+    /** Those of which enough is known: what they lose, and what both ends are. */
+    private Map<UUID, OwnedPiece> pieces(double frequencyMHz) {
+        String currency = settings.get().currency();
+        Map<UUID, OwnedPiece> pieces = new HashMap<>();
+        for (PieceHistory h : histories.all()) {
+            PieceEntity p = h.piece();
+            if (p.near().isPresent() && p.far().isPresent()) {
+                LockerPieces.owned(h, currency)
+                        .ifPresent(o -> pieces.put(
+                                p.id,
+                                new OwnedPiece(
+                                        p.id.toString(),
+                                        p.lengthM,
+                                        lossDb(o.cable().fittedCable().attenuation(), frequencyMHz, p.lengthM),
+                                        OptionalDouble.empty(),
+                                        p.near().orElseThrow(),
+                                        p.far().orElseThrow())));
+            }
+        }
+        return pieces;
+    }
+
+    private static double lossDb(Attenuation attenuation, double frequencyMHz, double lengthM) {
+        return attenuation.dbPer100m(frequencyMHz, Attenuation.SHEET_TEMPERATURE_C) * lengthM / 100;
+    }
+
+    private static Map<String, Double> pairs(Catalogue catalogue, double frequencyMHz) {
+        return catalogue.connectors().stream()
+                .collect(Collectors.toMap(Connector::key, c -> c.loss().lossDb(frequencyMHz)));
+    }
+
+    /** Without its spares; empty where something of it is gone or not known. */
+    private static Optional<List<Kit.Laid>> laid(KitEntity kit, Map<UUID, OwnedPiece> pieces) {
+        List<Kit.Laid> laid = new ArrayList<>();
+        for (KitEntity.Packed packed : kit.pieces) {
+            if (!packed.spare()) {
+                OwnedPiece piece = pieces.get(packed.pieceId());
+                if (piece == null) {
+                    return Optional.empty();
+                }
+                laid.add(new Kit.Laid(piece, packed.turned()));
+            }
+        }
+        return Optional.of(laid);
+    }
+}

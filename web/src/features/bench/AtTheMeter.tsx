@@ -1,0 +1,57 @@
+import type { BenchNotes } from '../../api';
+import { QuantityField } from '../../ui';
+import { frequencyText, plain } from '../../units';
+import { textOf, withReading } from './notes';
+
+/** What the meter shows in one of the two set-ups, typed below it: one line a reading, in the order in which they are read. */
+export function AtTheMeter({
+  notes,
+  reads,
+  onChange,
+}: {
+  notes: BenchNotes;
+  /** Without the cable, or through it. */
+  reads: 'baseline' | 'through';
+  onChange: (notes: BenchNotes) => void;
+}) {
+  return (
+    <ul
+      aria-label={reads === 'baseline' ? 'read without the cable' : 'read through the cable'}
+      className="flex flex-col text-fine min-[700px]:text-body"
+    >
+      {(notes.readings ?? []).map((reading, i) => {
+        const at =
+          reading.frequencyMHz === undefined ? `row ${i + 1}` : frequencyText(reading.frequencyMHz);
+        return (
+          <li key={i} className="flex items-baseline justify-end gap-x-1">
+            {reads === 'baseline' ? (
+              <QuantityField
+                label={`frequency of row ${i + 1}`}
+                kind="frequency"
+                unit="mhz"
+                unitLabel="MHz"
+                value={reading.frequencyMHz}
+                show={(v) => plain(v, 4)}
+                say={frequencyText}
+                onCommit={(frequencyMHz) => onChange(withReading(notes, i, { frequencyMHz }))}
+              />
+            ) : (
+              <span className="text-soft">{at}</span>
+            )}
+            <input
+              aria-label={`${reads === 'baseline' ? 'without' : 'through'} the cable at ${at}`}
+              className="in-place figures min-h-6 w-[12ch] text-right"
+              placeholder="48 or 47-49"
+              maxLength={60}
+              autoComplete="off"
+              spellCheck={false}
+              value={reading[reads] ?? ''}
+              onChange={(e) => onChange(withReading(notes, i, { [reads]: textOf(e.target.value) }))}
+            />
+            <span className="text-soft">W</span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
