@@ -49,9 +49,29 @@ export function lengthFigure(metres: number, unit: LengthUnit): string {
   return unit === 'm' ? plain(metres, 3) : plain(metres * FEET_PER_METRE, 2);
 }
 
-/** A length with its unit. */
+/**
+ * The unit in which a length was typed: feet where it is rounder in feet than in metres (45.72 m are 150 ft), so that who
+ * measures in metres and types feet for once finds the feet again.
+ */
+export function unitTyped(metres: number, unit: LengthUnit): LengthUnit {
+  const inFeet = decimalsOf(metres * FEET_PER_METRE);
+  return unit === 'm' && inFeet <= 1 && inFeet < decimalsOf(metres) ? 'ft' : unit;
+}
+
+/** As many as a length is typed with; any more were computed. */
+const MOST_DECIMALS = 4;
+
+function decimalsOf(value: number): number {
+  for (let decimals = 0; decimals < MOST_DECIMALS; decimals++) {
+    if (Math.abs(value - Number(value.toFixed(decimals))) < 1e-9 * value) return decimals;
+  }
+  return MOST_DECIMALS;
+}
+
+/** A length with its unit, as it was typed. */
 export function lengthText(metres: number, unit: LengthUnit): string {
-  return `${lengthFigure(metres, unit)} ${unit}`;
+  const typed = unitTyped(metres, unit);
+  return `${lengthFigure(metres, typed)} ${typed}`;
 }
 
 /**

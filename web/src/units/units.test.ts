@@ -103,6 +103,15 @@ describe('figures', () => {
     ]);
   });
 
+  it('shows a length that was typed in feet in feet, and what was computed in the unit of the sheet', () => {
+    expect(lengthText(140 * 0.3048, 'm')).toBe('140 ft');
+    expect(lengthText(100 * 0.3048, 'm')).toBe('100 ft');
+    expect(lengthText(31, 'm')).toBe('31 m');
+    expect(lengthText(0.5, 'm')).toBe('0.5 m');
+    expect(lengthText(17.123456, 'm')).toBe('17.123 m');
+    expect(lengthText(31, 'ft')).toBe('101.71 ft');
+  });
+
   it('name their unit', () => {
     expect(lengthText(39.624, 'ft')).toBe('130 ft');
     expect(powerText(0.05)).toBe('50 mW');

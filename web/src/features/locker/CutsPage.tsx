@@ -4,7 +4,7 @@ import { answered, api, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { UndoButtons } from '../../app/UndoButtons';
-import { QuantityField, TextField, useUndo } from '../../ui';
+import { QuantityField, Select, TextField, useUndo } from '../../ui';
 import { lengthFigure, lengthText } from '../../units';
 import { capital } from '../../words';
 import { CutReel } from './CutReel';
@@ -125,26 +125,23 @@ export function CutsPage() {
             onChange={setCuts}
             empty="None yet: add one, or take it from a plan."
           />
-          <ul aria-label="plans" className="flex flex-wrap gap-x-4 gap-y-1 text-fine">
-            {plans.map((p) => (
-              <li key={p.id}>
-                <button
-                  type="button"
-                  className="quiet"
-                  disabled={cuts.length >= MOST_CUTS}
-                  onClick={() =>
-                    setCuts([
-                      ...cuts,
-                      { name: `${p.site}, ${p.name}`, lengthM: p.sketch?.cableLengthM ?? 1 },
-                    ])
-                  }
-                >
-                  + {p.name}
-                  <span className="text-soft"> ({p.sketch?.cableName})</span>
-                </button>
-              </li>
-            ))}
-          </ul>
+          {plans.length > 0 && cuts.length < MOST_CUTS && (
+            <Select
+              label="a run of a plan"
+              value=""
+              placeholder="Add the run of a plan …"
+              options={plans.map((p) => ({
+                value: p.id,
+                text: `${p.site}, ${p.name} (${p.sketch?.cableName})`,
+              }))}
+              onChange={(id) => {
+                const plan = plans.find((p) => p.id === id);
+                const lengthM = plan?.sketch?.cableLengthM;
+                if (plan && lengthM != null)
+                  setCuts([...cuts, { name: `${plan.site}, ${plan.name}`, lengthM }]);
+              }}
+            />
+          )}
           <h2 className="font-bold">Cut longer by</h2>
           <ul className="flex flex-col gap-0.5">
             {ALLOWANCES.map(([name, text]) => (

@@ -1,6 +1,6 @@
 import { usePreferences } from '../../../app/preferences';
 import { QuantityField } from '../../../ui';
-import { lengthFigure, lengthText } from '../../../units';
+import { lengthFigure, lengthText, unitTyped } from '../../../units';
 import type { Line } from '../document/model';
 import { useSheet } from '../sheetContext';
 
@@ -16,17 +16,18 @@ export function LengthField({
 }) {
   const { command, trouble } = useSheet();
   const { lengths, setLengths } = usePreferences();
+  const unit = unitTyped(element.lengthM ?? 0, lengths);
   return (
     <QuantityField
       label={label}
       keptAs={`length ${element.id ?? index}`}
       kind="length"
-      unit={lengths}
-      unitLabel={lengths}
+      unit={unit}
+      unitLabel={unit}
       value={element.lengthM}
       least={0.01}
       step={{ small: 0.1, large: 1 }}
-      show={(v) => lengthFigure(v, lengths)}
+      show={(v) => lengthFigure(v, unit)}
       say={(v) => lengthText(v, lengths)}
       className="font-semibold"
       otherUnit={

@@ -133,10 +133,11 @@ class LockerTest {
         assertThat(field(page, "length at site 2")).hasValue("20");
 
         page.navigate("/locker/cuts");
-        page.getByText(Pattern.compile("^\\+ Lantern gallery, spare")).click();
+        page.getByLabel("a run of a plan").selectOption("5ca77a00-0001-4000-8000-000000000002");
         assertThat(page.getByLabel("cut plan")).containsText("35 m are needed");
         button(page, "Buy nothing").click();
-        assertThat(page.getByText("Say what is needed, and it is cut here.")).isVisible();
+        assertThat(page.getByText("Add a run or take one from a plan, and the reels are drawn here with their cuts."))
+                .isVisible();
         button(page, "Add a reel").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("No reel has room for");
         field(page, "length of reel 1").fill("50");

@@ -90,6 +90,78 @@ class TasksTest {
     }
 
     @Test
+    void aFirstStationInFeetAndOwnMoney() {
+        makeNew("Home run");
+        type("length", "140 ft");
+        type("SWR at the antenna", "1");
+        click(page.getByLabel("columns of the ledger"));
+        click(page.getByText("percent lost on the band in focus"));
+        page.keyboard().press("Escape");
+        click(page.getByLabel("more about Foam 6").first());
+        price("Foam 6", "0.40/ft");
+        price("UHF", "3");
+        click(page.getByLabel("more about Foam 10").first());
+        price("Foam 10", "1.10/ft");
+        assertThat(page.getByTestId("ledger")).containsText("lost, %");
+        assertThat(page.getByTestId("ledger")).containsText("140 ft");
+        assertThat(sheet.row("Foam 10")).containsText(Pattern.compile("154(\\.00)?|160"));
+        click(band("2 m"));
+        assertThat(sheet.note()).containsText(Pattern.compile("2.m"));
+        inAtMost(15);
+    }
+
+    @Test
+    void aWireThatIsResonantNowhereByBalancedLineOrByHalfOfIt() {
+        makeNew("Home run");
+        type("length", "18");
+        type("frequency", "3.65");
+        type("SWR at the antenna", "45 - j620");
+        click(band("10 m"));
+        type("SWR at the antenna", "3200 + j350");
+        click(sheet.button("Open wire 600 Ω"));
+        assertThat(sheet.element("Open wire 600 Ω")).isVisible();
+        put("the radio and UHF", "transformer 4:1");
+        put("the radio and transformer 4:1", "9 m RG-213");
+        assertThat(sheet.element("RG-213")).isVisible();
+        sheet.awaitStored("rg-213");
+        String plan = page.url().replaceFirst(".*/plans/([0-9a-f-]+).*", "$1");
+        page.navigate("/plans/compare?p=%1$s&p=%1$s~rg-213&p=%1$s~foam-10&p=%1$s~window-450".formatted(plan));
+        actions++;
+        Locator table = page.getByRole(AriaRole.TABLE).first();
+        assertThat(table).containsText("Open wire 600 Ω");
+        assertThat(table).containsText("RG-213");
+        assertThat(table).containsText("80 m");
+        assertThat(table).containsText("10 m");
+        inAtMost(20);
+    }
+
+    @Test
+    void aLinkOnMicrowavesByLossAgainstGainAndCutShort() {
+        makeNew("Microwave or data link");
+        type("frequency", "3500");
+        type("length", "4");
+        click(page.getByLabel(Pattern.compile("^more about 9 cm|^more about 2.4 GHz")));
+        type("antenna gain", "11");
+        assertThat(sheet.row("RG-58")).containsText("FAIL");
+        type("length", "0.5");
+        assertThat(page.getByTestId("ledger")).containsText("cable for the 0.5");
+        assertThat(sheet.row("Foam 10")).containsText("PASS");
+        inAtMost(10);
+    }
+
+    @Test
+    void aListeningPostOnFourFrequenciesWithASplitterForFour() {
+        makeNew("Receive only");
+        type("length", "31");
+        put("N and the antenna", "splitter 1:4");
+        click(page.getByLabel("about what listens"));
+        type("gain of the preamplifier", "18");
+        page.keyboard().press("Escape");
+        assertThat(sheet.row("RG-6")).isVisible();
+        inAtMost(12);
+    }
+
+    @Test
     void aKitIsWeighedInGramsAndJoinedWithBarrels() {
         makeNew("Field kit");
         type("radio power", "5");
@@ -228,6 +300,27 @@ class TasksTest {
         sheet.field(field).fill(text);
         sheet.field(field).press("Enter");
         actions++;
+    }
+
+    private void price(String of, String text) {
+        Locator price =
+                page.getByTestId("prices").getByLabel("price of " + of, new Locator.GetByLabelOptions().setExact(true));
+        price.fill(text);
+        price.press("Enter");
+        actions++;
+    }
+
+    private void put(String between, String what) {
+        click(page.getByLabel("add between " + between, new Page.GetByLabelOptions().setExact(true)));
+        Locator box = page.getByLabel("what to put here");
+        box.fill(what);
+        page.getByRole(AriaRole.OPTION).first().waitFor();
+        box.press("Enter");
+        actions++;
+    }
+
+    private Locator band(String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
     }
 
     private String focused() {
