@@ -36,7 +36,7 @@ public record DistanceToFault(
      * Something that stands out.
      *
      * @param reflection magnitude, 1 for all of it
-     * @param echoOfM distance of the stronger peak that it is a multiple of; empty for none
+     * @param echoOfM distance of the stronger peak that it comes from; empty for none
      */
     public record Peak(double distanceM, double reflection, Kind kind, OptionalDouble echoOfM) {
 
@@ -52,7 +52,7 @@ public record DistanceToFault(
         END,
         /** Where a joint is known to be, or the plug at the near end. */
         JOINT,
-        /** At a multiple of a stronger one: there and back twice. */
+        /** Of a stronger one: there and back once more between two reflections. */
         ECHO,
         /** Something else changes here: a kink, a crush, water, another cable. */
         CHANGE

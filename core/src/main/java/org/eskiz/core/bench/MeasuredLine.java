@@ -9,6 +9,8 @@ import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.bench.Uncertainty.Source;
+import org.eskiz.core.bench.Uncertainty.Term;
 import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Physics;
 import org.hipparchus.stat.descriptive.rank.Median;
@@ -22,10 +24,25 @@ import org.jspecify.annotations.Nullable;
  * @param impedanceOhm median of the real part over the upper half of the sweep; empty for an estimate from one end only
  * @param electricalLengthM the length of empty space in which a wave takes as long, from the slope of the phase over the
  *     upper half of the sweep: below that, internal inductance slows real cables
+ * @param noiseDb by which the loss wavers from point to point, as a standard uncertainty, dB
+ * @param certainty of the impedance and of the length
  * @param isEstimate whether it rests on half the return loss of one end alone
  */
 public record MeasuredLine(
-        List<Point> points, OptionalDouble impedanceOhm, double electricalLengthM, boolean isEstimate) {
+        List<Point> points,
+        OptionalDouble impedanceOhm,
+        double electricalLengthM,
+        double noiseDb,
+        Certainty certainty,
+        boolean isEstimate) {
+
+    /**
+     * How well a line is known as a whole, as expanded uncertainties.
+     *
+     * @param impedanceOhm 0 where there is none
+     * @param electricalLengthM of the length for a wave
+     */
+    public record Certainty(double impedanceOhm, double electricalLengthM) {}
 
     /**
      * One frequency.
@@ -45,10 +62,17 @@ public record MeasuredLine(
         }
     }
 
-    private static final double CONNECTING_DB = 0.03;
-    private static final double CONNECTING_SHARE = 0.01;
-    private static final double ESTIMATE_DB = 0.1;
-    private static final double ESTIMATE_SHARE = 0.1;
+    /** Standard uncertainties: of connecting in dB, of a calibration as a share of the loss, and both for an estimate. */
+    private static final double CONNECTING_DB = 0.015;
+
+    private static final double CALIBRATION_SHARE = 0.005;
+    private static final double ESTIMATE_DB = 0.05;
+    private static final double ESTIMATE_SHARE = 0.05;
+
+    /** Standard deviation over median of the magnitudes, and that of a median over that of a mean: of the normal distribution. */
+    private static final double NORMAL_PER_MEDIAN = 1.4826;
+
+    private static final double MEDIAN_OVER_MEAN = 1.2533;
 
     /** One frequency written in two units, of nine digits. */
     private static final double AS_WRITTEN = 1e-8;
@@ -127,11 +151,17 @@ public record MeasuredLine(
         List<Point> points = IntStream.range(0, f.length)
                 .mapToObj(i -> new Point(f[i], smooth[i], halves[i], null))
                 .toList();
-        return new MeasuredLine(points, OptionalDouble.empty(), electricalLengthM, true);
+        return new MeasuredLine(
+                points,
+                OptionalDouble.empty(),
+                electricalLengthM,
+                noise(points),
+                new Certainty(0, lengthUncertainty(f, oneWay)),
+                true);
     }
 
     /** Each value the mean of those within its reach; their running sum makes it quick for long sweeps. */
-    private static double[] smoothed(double[] f, double[] values, double rippleMHz) {
+    static double[] smoothed(double[] f, double[] values, double rippleMHz) {
         double[] sums = new double[values.length + 1];
         for (int i = 0; i < values.length; i++) {
             sums[i + 1] = sums[i] + values[i];
@@ -158,6 +188,31 @@ public record MeasuredLine(
         return Math.min(rippleMHz / 2, Math.min(f[i] - f[0], f[f.length - 1] - f[i]));
     }
 
+    /** How far apart in frequency the tops of a ripple lie that both ends make between them. */
+    double rippleMHz() {
+        return Physics.SPEED_OF_LIGHT / (2 * electricalLengthM) / 1e6;
+    }
+
+    /** The same with every loss the mean over a ripple of both ends. */
+    MeasuredLine withoutRipple() {
+        double[] f = points.stream().mapToDouble(Point::frequencyMHz).toArray();
+        double[] loss = points.stream().mapToDouble(Point::matchedLossDb).toArray();
+        double[] mean = smoothed(f, loss, rippleMHz());
+        return new MeasuredLine(
+                IntStream.range(0, f.length)
+                        .mapToObj(i -> new Point(
+                                f[i],
+                                mean[i],
+                                points.get(i).plainLossDb(),
+                                points.get(i).z0()))
+                        .toList(),
+                impedanceOhm,
+                electricalLengthM,
+                noiseDb,
+                certainty,
+                isEstimate);
+    }
+
     /** How long it is, where its velocity factor is known, m. */
     public double lengthM(double velocityFactor) {
         return velocityFactor * electricalLengthM;
@@ -178,8 +233,8 @@ public record MeasuredLine(
     }
 
     /**
-     * The same with the interval that connecting, cables and calibration of an analyser leave: 0.03 dB and 1 %, and for an
-     * estimate 0.1 dB and 10 %.
+     * The same with what connecting, cables and calibration of an analyser leave unknown, 0.03 dB and 1 %, for an estimate 0.1 dB
+     * and 10 %, and the noise of the trace.
      */
     public Optional<LossPoint> measuredAt(double frequencyMHz) {
         OptionalDouble lossDb = lossDbAt(frequencyMHz);
@@ -208,9 +263,14 @@ public record MeasuredLine(
     }
 
     private LossPoint measured(double frequencyMHz, double lossDb) {
-        double fixed = isEstimate ? ESTIMATE_DB : CONNECTING_DB;
-        double share = isEstimate ? ESTIMATE_SHARE : CONNECTING_SHARE;
-        return LossPoint.within(frequencyMHz, lossDb, fixed + share * Math.abs(lossDb));
+        double share = isEstimate ? ESTIMATE_SHARE : CALIBRATION_SHARE;
+        return new LossPoint(
+                frequencyMHz,
+                lossDb,
+                Uncertainty.of(
+                        new Term(Source.CONNECTING, isEstimate ? ESTIMATE_DB : CONNECTING_DB),
+                        new Term(isEstimate ? Source.ESTIMATE : Source.CALIBRATION, share * Math.abs(lossDb)),
+                        new Term(Source.NOISE, noiseDb)));
     }
 
     /** The plain loss, likewise. */
@@ -283,16 +343,53 @@ public record MeasuredLine(
 
     private static MeasuredLine of(List<Point> points, double[] phase, boolean isEstimate) {
         double[] f = points.stream().mapToDouble(Point::frequencyMHz).toArray();
-        double[] upper = points.stream()
-                .filter(p -> isUpper(f, p.frequencyMHz()))
-                .mapToDouble(p -> p.resistanceOhm())
-                .toArray();
+        double[] upper =
+                upperHalf(f, points.stream().mapToDouble(Point::resistanceOhm).toArray());
         points.forEach(p -> requireFinite(p.frequencyMHz(), p.matchedLossDb(), p.plainLossDb(), p.resistanceOhm()));
         return new MeasuredLine(
                 points,
                 OptionalDouble.of(new Median().evaluate(upper)),
                 requireTurning(electricalLength(f, phase)),
+                noise(points),
+                new Certainty(middleSpread(upper), lengthUncertainty(f, phase)),
                 isEstimate);
+    }
+
+    /**
+     * How much a point differs from the middle of its neighbours, which a smooth curve hardly does: a robust standard deviation.
+     */
+    private static double noise(List<Point> points) {
+        double[] off = IntStream.range(1, points.size() - 1)
+                .mapToDouble(i -> Math.abs(points.get(i).matchedLossDb()
+                        - (points.get(i - 1).matchedLossDb() + points.get(i + 1).matchedLossDb()) / 2))
+                .toArray();
+        return off.length == 0 ? 0 : NORMAL_PER_MEDIAN * new Median().evaluate(off) / Math.sqrt(1.5);
+    }
+
+    /** Of a median: the spread of its values, robust, over the root of their number, expanded. */
+    private static double middleSpread(double[] values) {
+        double middle = new Median().evaluate(values);
+        double[] off = Arrays.stream(values).map(v -> Math.abs(v - middle)).toArray();
+        return Uncertainty.EXPANSION
+                * MEDIAN_OVER_MEAN
+                * NORMAL_PER_MEDIAN
+                * new Median().evaluate(off)
+                / Math.sqrt(values.length);
+    }
+
+    private static double lengthUncertainty(double[] f, double[] phase) {
+        SimpleRegression slope = slope(f, phase);
+        return slope.getN() < 3
+                ? 0
+                : Uncertainty.EXPANSION * slope.getSlopeStdErr() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
+    }
+
+    /** Of values over frequency those in the upper half of the sweep. */
+    static double[] upperHalf(double[] f, double[] values) {
+        return IntStream.range(0, f.length)
+                .filter(i -> isUpper(f, f[i]))
+                .mapToDouble(i -> values[i])
+                .toArray();
     }
 
     private static boolean isUpper(double[] f, double frequencyMHz) {
@@ -301,16 +398,21 @@ public record MeasuredLine(
 
     /** From β·l = 2πf·l/(vf·c). */
     private static double electricalLength(double[] f, double[] phase) {
+        SimpleRegression slope = slope(f, phase);
+        if (slope.getN() < 2) {
+            throw new SweepException("a sweep needs at least two points in its upper half, not " + slope.getN());
+        }
+        return slope.getSlope() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
+    }
+
+    private static SimpleRegression slope(double[] f, double[] phase) {
         SimpleRegression slope = new SimpleRegression();
         for (int i = 0; i < f.length; i++) {
             if (isUpper(f, f[i])) {
                 slope.addData(f[i] * 1e6, phase[i]);
             }
         }
-        if (slope.getN() < 2) {
-            throw new SweepException("a sweep needs at least two points in its upper half, not " + slope.getN());
-        }
-        return slope.getSlope() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
+        return slope;
     }
 
     /** A phase that is known up to a period, made continuous. */

@@ -28,9 +28,10 @@ public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> re
      * @param points of three frequencies at least
      * @param lengthM of the piece
      * @param temperatureC of the test; the conductor's part is brought to that of a data sheet
+     * @param withJoints whether what does not depend on frequency may be in its joints; else all of it is in the cable
      * @throws IllegalArgumentException when there are too few frequencies to part the three
      */
-    public static OwnCable of(List<LossPoint> points, double lengthM, double temperatureC) {
+    public static OwnCable of(List<LossPoint> points, double lengthM, double temperatureC, boolean withJoints) {
         Require.positive("length in m", lengthM);
         if (!isEnough(points)) {
             throw new IllegalArgumentException(String.format(
@@ -44,7 +45,7 @@ public record OwnCable(Attenuation attenuation, double jointsDb, List<Double> re
         double[] loss = points.stream().mapToDouble(LossPoint::lossDb).toArray();
         NonNegativeFit fit = NonNegativeFit.of(
                 List.of(
-                        Arrays.stream(f).map(x -> 1).toArray(),
+                        Arrays.stream(f).map(x -> withJoints ? 1 : 0).toArray(),
                         Arrays.stream(f)
                                 .map(x -> Math.sqrt(x) * warmth * lengthM / 100)
                                 .toArray(),

@@ -3,6 +3,7 @@ package org.eskiz.core.bench;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.eskiz.core.bench.DistanceToFault.Kind;
@@ -26,6 +27,15 @@ record PeakFinder(
 
     /** A top must stand so far above the ripple of a stronger one. */
     private static final double LOBE_MARGIN_DB = 3;
+
+    /** So many dB more than the reflections on its way make of it, and it is no echo. */
+    private static final double MORE_THAN_MADE_DB = 3;
+
+    /** A wave that went to and fro more often than this is lost in the noise. */
+    private static final int MOST_ROUNDS = 4;
+
+    /** What an analyser sends back of what comes back to it. */
+    private static final double ANALYSER_REFLECTION = 0.03;
 
     List<Peak> found() {
         double noise = ABOVE_NOISE * new Median().evaluate(magnitudes);
@@ -59,23 +69,44 @@ record PeakFinder(
     }
 
     private List<Peak> named(List<Integer> strongestFirst) {
+        Optional<Integer> end = line.lengthM().isEmpty()
+                ? Optional.empty()
+                : strongestFirst.stream()
+                        .filter(k -> isNear(refined(k), line.lengthM().getAsDouble()))
+                        .findFirst();
         List<Peak> peaks = new ArrayList<>();
+        end.ifPresent(k -> peaks.add(peak(k, Kind.END, OptionalDouble.empty())));
         for (int k : strongestFirst) {
-            double distance = refined(k);
-            double reflection = places.get(k).reflection();
-            boolean hasEnd = peaks.stream().anyMatch(p -> p.kind() == Kind.END);
-            if (!hasEnd
-                    && line.lengthM().isPresent()
-                    && isNear(distance, line.lengthM().getAsDouble())) {
-                peaks.add(new Peak(distance, reflection, Kind.END, OptionalDouble.empty()));
-            } else if (isAtAJoint(distance)) {
-                peaks.add(new Peak(distance, reflection, Kind.JOINT, OptionalDouble.empty()));
-            } else {
-                OptionalDouble of = echoOf(distance, peaks);
-                peaks.add(new Peak(distance, reflection, of.isPresent() ? Kind.ECHO : Kind.CHANGE, of));
+            if (!end.equals(Optional.of(k))) {
+                peaks.add(named(k, peaks));
             }
         }
         return peaks;
+    }
+
+    private Peak named(int k, List<Peak> stronger) {
+        double distance = refined(k);
+        if (isAtAJoint(distance)) {
+            return peak(k, Kind.JOINT, OptionalDouble.empty());
+        }
+        OptionalDouble of = echoOf(distance, places.get(k).reflection(), stronger);
+        OptionalDouble beyond = beyondEnd(distance, stronger);
+        if (of.isPresent() || beyond.isPresent()) {
+            return peak(k, Kind.ECHO, of.isPresent() ? of : beyond);
+        }
+        return peak(k, Kind.CHANGE, OptionalDouble.empty());
+    }
+
+    private Peak peak(int k, Kind kind, OptionalDouble echoOf) {
+        return new Peak(refined(k), places.get(k).reflection(), kind, echoOf);
+    }
+
+    /** Behind the end there is no cable that could change. */
+    private OptionalDouble beyondEnd(double distance, List<Peak> peaks) {
+        return peaks.stream()
+                .filter(p -> p.kind() == Kind.END && distance > p.distanceM() + resolutionM)
+                .mapToDouble(Peak::distanceM)
+                .findFirst();
     }
 
     private boolean isAtAJoint(double distance) {
@@ -86,16 +117,46 @@ record PeakFinder(
         return Math.abs(distance - other) <= resolutionM;
     }
 
-    /** The stronger peak that this one is a multiple of; those at the near end have no multiples. */
-    private OptionalDouble echoOf(double distance, List<Peak> stronger) {
-        return stronger.stream()
-                .mapToDouble(Peak::distanceM)
-                .filter(d -> d > 2 * resolutionM)
-                .filter(d -> {
-                    double times = distance / d;
-                    return Math.rint(times) >= 2 && Math.abs(distance - Math.rint(times) * d) <= resolutionM;
-                })
-                .findFirst();
+    /**
+     * The peak that this one is an echo of: a wave that went to and fro between two reflections once more, or twice. It is no
+     * larger than the product of the reflections on its way; what is larger is a change of its own.
+     */
+    private OptionalDouble echoOf(double distance, double reflection, List<Peak> stronger) {
+        for (Peak far : stronger) {
+            List<Peak> nearer = new ArrayList<>();
+            nearer.add(nearEnd());
+            stronger.stream()
+                    .filter(p -> p.distanceM() > resolutionM && p.distanceM() < far.distanceM() - resolutionM)
+                    .forEach(nearer::add);
+            for (Peak near : nearer) {
+                if (isEcho(distance, reflection, near, far)) {
+                    return OptionalDouble.of(far.distanceM());
+                }
+            }
+        }
+        return OptionalDouble.empty();
+    }
+
+    private boolean isEcho(double distance, double reflection, Peak near, Peak far) {
+        double once = far.distanceM() - near.distanceM();
+        double times = (distance - far.distanceM()) / once;
+        long rounds = Math.round(times);
+        double made = far.reflection() * Math.pow(near.reflection() * far.reflection(), rounds);
+        return rounds >= 1
+                && rounds <= MOST_ROUNDS
+                && once > 2 * resolutionM
+                && Math.abs(times - rounds) * once <= resolutionM
+                && Decibels.ofAmplitude(reflection / made) <= MORE_THAN_MADE_DB;
+    }
+
+    /** What comes back to the near end is sent out again by the plug there, and by an analyser that is matched no better. */
+    private Peak nearEnd() {
+        double seen = places.stream()
+                .filter(p -> p.distanceM() < resolutionM)
+                .mapToDouble(DistanceToFault.Place::reflection)
+                .max()
+                .orElse(0);
+        return new Peak(0, Math.max(ANALYSER_REFLECTION, seen), Kind.JOINT, OptionalDouble.empty());
     }
 
     private static boolean isTop(double[] db, int k) {

@@ -57,16 +57,6 @@ public record PowerReading(double leastW, double mostW, double digitW) {
         return (leastW + mostW) / 2;
     }
 
-    /** The least that it may really be. */
-    double lowestW(Repeatability r) {
-        return leastW - r.digits() * digitW - r.share() * leastW;
-    }
-
-    /** The most that it may really be. */
-    double highestW(Repeatability r) {
-        return mostW + r.digits() * digitW + r.share() * mostW;
-    }
-
     private static double number(String text) {
         return Double.parseDouble(text.replace(',', '.'));
     }

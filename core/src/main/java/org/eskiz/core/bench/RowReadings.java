@@ -1,6 +1,8 @@
 package org.eskiz.core.bench;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -28,7 +30,7 @@ final class RowReadings {
         return results;
     }
 
-    /** One loss for each frequency of the test's own length: the mean of its rows, and the interval of all. */
+    /** One loss for each frequency of the test's own length: the mean of its rows, as uncertain as the least certain of them. */
     List<LossPoint> points() {
         return byFrequency(read().stream()
                         .filter(r -> r.lengthM().equals(test.subject().lengthM()))
@@ -52,11 +54,18 @@ final class RowReadings {
 
     private static LossPoint together(List<RowResult> rows) {
         List<LossPoint> points = rows.stream().map(r -> r.point().orElseThrow()).toList();
+        LossPoint widest = points.stream()
+                .max(Comparator.comparingDouble(p -> p.uncertainty().standardDb()))
+                .orElseThrow();
+        DoubleSummaryStatistics losses =
+                points.stream().mapToDouble(LossPoint::lossDb).summaryStatistics();
         return new LossPoint(
-                points.get(0).frequencyMHz(),
-                points.stream().mapToDouble(LossPoint::lossDb).average().orElseThrow(),
-                points.stream().mapToDouble(LossPoint::leastDb).min().orElseThrow(),
-                points.stream().mapToDouble(LossPoint::mostDb).max().orElseThrow());
+                widest.frequencyMHz(),
+                losses.getAverage(),
+                widest.uncertainty()
+                        .with(
+                                Uncertainty.Source.LEVELS,
+                                Uncertainty.ofHalfWidth((losses.getMax() - losses.getMin()) / 2)));
     }
 
     /** Cable and connectors by frequency, wherever pieces of different lengths were read at one. */
@@ -67,7 +76,8 @@ final class RowReadings {
                     List<SeveralLengths.Piece> pieces = rows.stream()
                             .map(r -> new SeveralLengths.Piece(
                                     r.lengthM().getAsDouble(),
-                                    r.point().orElseThrow().lossDb()))
+                                    r.point().orElseThrow().lossDb(),
+                                    r.point().orElseThrow().uncertainty().standardDb()))
                             .toList();
                     if (pieces.stream()
                                     .map(SeveralLengths.Piece::lengthM)
@@ -78,7 +88,7 @@ final class RowReadings {
                     }
                 });
         parted.forEach((frequency, p) -> {
-            if (p.connectorsDb() < -AS_READ_DB) {
+            if (p.connectorsDb() < -Math.max(AS_READ_DB, p.certainty().connectorsDb())) {
                 findings.once(new TestFinding.ConnectorsBelowNothing(frequency, p.connectorsDb()));
             }
         });
@@ -96,7 +106,7 @@ final class RowReadings {
     }
 
     private RowResult judged(OptionalDouble lengthM, LossPoint point) {
-        Optional<Expectation> expectation = test.subject().expectation(lengthM);
+        Optional<Expectation> expectation = test.subject().expectation(lengthM, TestSubject.Seen.BY_POWER);
         return new RowResult(
                 lengthM,
                 Optional.of(point),
@@ -130,6 +140,7 @@ final class RowReadings {
         }
         WattmeterPair pair = new WattmeterPair(
                 PowerReading.typed(row.baseline()),
+                row.baselineAfter().isBlank() ? Optional.empty() : Optional.of(PowerReading.typed(row.baselineAfter())),
                 through,
                 test.meter().lead().missingDb(frequencyMHz),
                 test.meter().repeatability(),

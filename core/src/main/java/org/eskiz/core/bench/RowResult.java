@@ -22,6 +22,10 @@ public record RowResult(
         return new RowResult(lengthM, Optional.empty(), OptionalDouble.empty(), Optional.empty(), trouble);
     }
 
+    RowResult judged(SheetDeviation.Outcome as) {
+        return new RowResult(lengthM, point, expectedDb, Optional.of(as), trouble);
+    }
+
     double frequencyMHz() {
         return point.orElseThrow().frequencyMHz();
     }

@@ -77,6 +77,22 @@ public sealed interface Sweep {
             return -Decibels.ofAmplitude(scattering.get(i).s11().abs());
         }
 
+        /** Whether it was measured from one side only: nothing is known of the way back, nor of the far end. */
+        public boolean isOnePath() {
+            return scattering.stream()
+                    .allMatch(s -> s.s12().abs() == 0 && s.s22().abs() == 0);
+        }
+
+        /** The same, taken as reciprocal and symmetrical, as a cable with like ends is. */
+        TwoPort mirrored() {
+            return new TwoPort(
+                    referenceOhm,
+                    frequenciesMHz,
+                    scattering.stream()
+                            .map(s -> new Scattering(s.s11(), s.s21(), s.s21(), s.s11()))
+                            .toList());
+        }
+
         /** What the near end sends back, as a sweep of its own. */
         public OnePort nearEnd() {
             return new OnePort(

@@ -89,7 +89,7 @@ public record SweepDoubt(Kind kind, double number) {
     }
 
     private static Optional<SweepDoubt> wildness(MeasuredLine line, double[] loss) {
-        if (loss.length < Cause.FEWEST_FREQUENCIES) {
+        if (loss.length < Causes.FEWEST_FREQUENCIES) {
             return Optional.empty();
         }
         double[] f = line.points().stream()

@@ -17,8 +17,8 @@ import org.eskiz.core.bench.SheetDeviation.Outcome;
  * @param severalLengths cable and connectors parted by frequency, where pieces of different lengths were read
  * @param outcome against what the type promises; empty where no type is known or nothing was read
  * @param worst of the figures with that outcome the one that lies farthest off; empty where there is no outcome
- * @param cause of what is lost too much; empty where none can be claimed
- * @param likeTypes types whose sheet meets the losses, where its own does not or is not known, the best first
+ * @param causes of what is lost too much, the best first; several are rivals, and none can be claimed where there are none
+ * @param likeTypes types whose sheet meets what was measured, where its own does not or is not known, the best first
  * @param ownCable a type made of the test; empty where there is too little to make one
  */
 public record TestAnalysis(
@@ -28,8 +28,8 @@ public record TestAnalysis(
         Map<Double, SeveralLengths> severalLengths,
         Optional<Outcome> outcome,
         Optional<Figure> worst,
-        Optional<Cause> cause,
-        List<TypeSheet> likeTypes,
+        List<Cause> causes,
+        List<Likeness> likeTypes,
         Optional<MadeCable> ownCable,
         List<TestFinding> findings) {
 
@@ -57,10 +57,13 @@ public record TestAnalysis(
 
     private static final int MOST_OWN_POINTS = 12;
     private static final int MOST_LIKE = 3;
+    private static final int MOST_CHANGES = 3;
     private static final int FEWEST_TO_LIKEN = 3;
 
     /** A type whose sheet the losses meet this closely on the mean may be the one. */
     private static final double LIKE = 0.1;
+
+    private static final double RIPPLE_WORTH_A_WORD_DB = 0.1;
 
     /** Shorter than this a fixed loss stands out. */
     private static final double SHORT_M = 3;
@@ -70,6 +73,7 @@ public record TestAnalysis(
     public TestAnalysis {
         rows = List.copyOf(rows);
         figures = List.copyOf(figures);
+        causes = List.copyOf(causes);
         likeTypes = List.copyOf(likeTypes);
         findings = List.copyOf(findings);
     }
@@ -107,26 +111,48 @@ public record TestAnalysis(
 
         TestAnalysis analysis(List<TypeSheet> known) {
             Map<Double, SeveralLengths> parted = rows.severalLengths();
-            Optional<SheetDeviation> deviation = points.isEmpty()
-                    ? Optional.empty()
-                    : subject.expectation(lengthM).map(e -> SheetDeviation.of(points, e));
+            Optional<SheetDeviation> deviation =
+                    points.isEmpty() ? Optional.empty() : expectation().map(e -> SheetDeviation.of(points, e));
             List<Figure> figures = figures(deviation);
             Optional<Outcome> outcome = deviation.map(SheetDeviation::outcome);
             Optional<Figure> worst = outcome.map(o -> worst(figures, o));
             lead();
             missing();
             shortAndLossy(outcome, worst);
+            deviation.filter(d -> d.outcome() == Outcome.CANNOT_TELL).ifPresent(this::wouldTell);
+            swept.ifPresent(this::jointsRipple);
+            swept.ifPresent(s -> s.changes().stream()
+                    .limit(MOST_CHANGES)
+                    .forEach(c -> findings.add(new TestFinding.ChangeInside(c.distanceM(), c.returnLossDb()))));
+            List<Cause> causes = deviation
+                    .filter(d -> d.outcome() == Outcome.WORSE)
+                    .map(this::causes)
+                    .orElse(List.of());
             return new TestAnalysis(
-                    rows.results(),
+                    judgedRows(figures),
                     figures,
                     swept,
                     parted,
                     outcome,
                     worst,
-                    deviation.filter(d -> d.outcome() == Outcome.WORSE).flatMap(this::cause),
+                    causes,
                     likeTypes(known, outcome),
-                    ownCable(),
+                    ownCable(causes),
                     findings.all());
+        }
+
+        /** A row of the test's own length is judged as its frequency is, among all others. */
+        private List<RowResult> judgedRows(List<Figure> figures) {
+            return rows.results().stream()
+                    .map(r -> figures.stream()
+                            .filter(f -> r.point().isPresent()
+                                    && r.lengthM().equals(lengthM)
+                                    && f.point.frequencyMHz() == r.frequencyMHz())
+                            .findFirst()
+                            .flatMap(Figure::judged)
+                            .map(j -> r.judged(j.outcome()))
+                            .orElse(r))
+                    .toList();
         }
 
         private List<Figure> figures(Optional<SheetDeviation> deviation) {
@@ -151,13 +177,57 @@ public record TestAnalysis(
          * A sweep tells the shape of an excess better than its bands do. Where a wave has another speed than in its type,
          * the excess is over the sheet of another cable, and its shape says nothing.
          */
-        private Optional<Cause> cause(SheetDeviation deviation) {
+        private List<Cause> causes(SheetDeviation deviation) {
             if (swept.filter(SweptLine::isOfAnotherVelocity).isPresent()) {
-                return Optional.empty();
+                return List.of();
             }
-            return swept.flatMap(s -> subject.expectation(lengthM)
-                            .flatMap(e -> SheetDeviation.of(s.spread(), e).cause()))
-                    .or(deviation::cause);
+            return swept.flatMap(s -> s.expectation().map(e -> sweptCauses(s, e)))
+                    .orElse(deviation.causes());
+        }
+
+        private static List<Cause> sweptCauses(SweptLine swept, Expectation expectation) {
+            return Causes.ripple(SheetDeviation.of(swept.rippled(), expectation).judged())
+                    .map(List::of)
+                    .orElseGet(() -> Causes.of(
+                            SheetDeviation.of(swept.spread(), expectation).judged(), expectation));
+        }
+
+        private Optional<Expectation> expectation() {
+            return swept.map(SweptLine::expectation)
+                    .orElseGet(() -> subject.expectation(lengthM, TestSubject.Seen.BY_POWER));
+        }
+
+        /** What would decide: the frequency from which on the readings are good enough, or else what they suffer from most. */
+        private void wouldTell(SheetDeviation deviation) {
+            SheetDeviation.Judged best = deviation.judged().stream()
+                    .max(Comparator.comparingDouble(
+                            j -> j.expectedDb() / j.uncertainty().expandedDb()))
+                    .orElseThrow();
+            OptionalDouble fromMHz = expectation().orElseThrow().tellingFromMHz(best.uncertainty());
+            findings.add(
+                    fromMHz.isPresent()
+                            ? new TestFinding.WouldTell(TestFinding.Remedy.HIGHER_BAND, fromMHz.getAsDouble())
+                            : new TestFinding.WouldTell(
+                                    remedy(best.uncertainty()), best.measured().frequencyMHz()));
+        }
+
+        private static TestFinding.Remedy remedy(Uncertainty uncertainty) {
+            return switch (uncertainty.dominating().orElseThrow().source()) {
+                case DRIFT -> TestFinding.Remedy.BASELINE_AGAIN;
+                case FLICKER, REPEATABILITY, LEVELS, SCATTER -> TestFinding.Remedy.STEADY_READING;
+                case METER_CLASS -> TestFinding.Remedy.ALIKE_LEVELS;
+                case JOINTS_NOT_ENTERED, RIPPLE -> TestFinding.Remedy.ENTER_JOINTS;
+                case ESTIMATE -> TestFinding.Remedy.BOTH_ENDS;
+                case NOISE, CONNECTING, CALIBRATION -> TestFinding.Remedy.QUIETER_SWEEP;
+                case RESOLUTION, AS_READ, MISMATCH -> TestFinding.Remedy.MORE_POWER;
+            };
+        }
+
+        private void jointsRipple(SweptLine s) {
+            double heightDb = 2 * Math.sqrt(2) * s.rippleDb();
+            if (!subject.joints().isEmpty() && heightDb > RIPPLE_WORTH_A_WORD_DB) {
+                findings.add(new TestFinding.JointsRipple(heightDb, s.line().rippleMHz()));
+            }
         }
 
         private void lead() {
@@ -191,32 +261,63 @@ public record TestAnalysis(
             }
         }
 
-        private List<TypeSheet> likeTypes(List<TypeSheet> known, Optional<Outcome> outcome) {
+        private List<Likeness> likeTypes(List<TypeSheet> known, Optional<Outcome> outcome) {
             boolean isAsked = subject.type().isEmpty()
-                    || outcome.filter(o -> o != Outcome.AS_THE_SHEET).isPresent();
+                    || outcome.filter(o -> o == Outcome.WORSE || o == Outcome.BETTER_THAN_IT_CAN_BE)
+                            .isPresent();
             if (!isAsked || lengthM.isEmpty() || points.size() < FEWEST_TO_LIKEN) {
                 return List.of();
             }
             OptionalDouble velocityFactor = swept.map(SweptLine::velocityFactor).orElse(OptionalDouble.empty());
             return known.stream()
                     .filter(t -> !subject.type().map(TypeSheet::key).equals(Optional.of(t.key())))
-                    .filter(t -> velocityFactor.isEmpty() || t.hasVelocityFactor(velocityFactor.getAsDouble()))
-                    .filter(t -> distance(t) < LIKE)
-                    .sorted(Comparator.comparingDouble(this::distance))
+                    .filter(t -> velocityFactor.isEmpty()
+                            || t.hasVelocityFactor(
+                                    velocityFactor.getAsDouble(),
+                                    swept.orElseThrow().lengthUncertainty()))
+                    .map(t -> likeness(t, velocityFactor))
+                    .filter(l -> l.lossShare() < LIKE)
+                    .sorted(Comparator.comparingDouble(Likeness::distance))
                     .limit(MOST_LIKE)
                     .toList();
         }
 
-        private double distance(TypeSheet type) {
-            return subject.expectation(type, lengthM.getAsDouble()).meanDistance(points);
+        private Likeness likeness(TypeSheet type, OptionalDouble velocityFactor) {
+            OptionalDouble impedanceOhm =
+                    swept.map(s -> s.line().impedanceOhm()).orElse(OptionalDouble.empty());
+            return new Likeness(
+                    type,
+                    distance(type),
+                    share(velocityFactor, type.cable().velocityFactor()),
+                    share(impedanceOhm, type.cable().impedanceOhm()));
         }
 
-        private Optional<MadeCable> ownCable() {
+        private static OptionalDouble share(OptionalDouble measured, double promised) {
+            return measured.isPresent()
+                    ? OptionalDouble.of(Math.abs(measured.getAsDouble() - promised) / promised)
+                    : OptionalDouble.empty();
+        }
+
+        private double distance(TypeSheet type) {
+            return swept.flatMap(s -> s.expectation(type))
+                    .orElseGet(() -> subject.expectation(type, lengthM.getAsDouble(), TestSubject.Seen.BY_POWER))
+                    .meanDistance(points);
+        }
+
+        /** Joints of an own cable never say otherwise than the cause: where that is in the cable, they lose what they should. */
+        private static boolean isOneOfTheJoints(List<Cause> causes) {
+            return causes.isEmpty()
+                    || causes.stream()
+                            .anyMatch(c -> c.kind() == Cause.Kind.CONTACT || c.kind() == Cause.Kind.JOINTS_NOT_ENTERED);
+        }
+
+        private Optional<MadeCable> ownCable(List<Cause> causes) {
             List<LossPoint> measured = swept.map(SweptLine::spread).orElse(points);
             if (lengthM.isEmpty() || !OwnCable.isEnough(measured)) {
                 return Optional.empty();
             }
-            OwnCable own = OwnCable.of(measured, lengthM.getAsDouble(), subject.temperatureC());
+            OwnCable own =
+                    OwnCable.of(measured, lengthM.getAsDouble(), subject.temperatureC(), isOneOfTheJoints(causes));
             List<Double> rows = MeasuredLine.evenly(
                             measured.stream()
                                     .map(LossPoint::frequencyMHz)

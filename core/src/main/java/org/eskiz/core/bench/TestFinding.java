@@ -41,6 +41,58 @@ public sealed interface TestFinding {
     record OtherVelocity(double measured, double promised, double lengthByTypeM, double statedM)
             implements TestFinding {}
 
+    /**
+     * The sweep cannot tell the velocity factor.
+     *
+     * @param measured what it would come to
+     * @param uncertainty of that, expanded, as a share
+     */
+    record NoVelocity(double measured, double uncertainty) implements TestFinding {}
+
+    /** A longer piece than this would look like a shorter one: its length is to be stated. */
+    record LengthMayWrap(double longestM) implements TestFinding {}
+
+    /**
+     * What joints reflect at both ends ripples over the sweep.
+     *
+     * @param heightDb from its least to its most
+     * @param apartMHz from one top to the next
+     */
+    record JointsRipple(double heightDb, double apartMHz) implements TestFinding {}
+
+    /** What would decide where nothing can be told. */
+    record WouldTell(Remedy remedy, double frequencyMHz) implements TestFinding {}
+
+    /** What can be done. */
+    enum Remedy {
+        /** The baseline once more after the reading through the cable. */
+        BASELINE_AGAIN,
+        /** More power, or a smaller range, so that the last digit counts for less. */
+        MORE_POWER,
+        /** Reading until it stands still. */
+        STEADY_READING,
+        /** Two levels that read alike. */
+        ALIKE_LEVELS,
+        /** Joints entered as they are. */
+        ENTER_JOINTS,
+        /** Open and shorted both. */
+        BOTH_ENDS,
+        /** A slower sweep, or one of less bandwidth. */
+        QUIETER_SWEEP,
+        /** A higher frequency, where the cable loses more; the number says from where on. */
+        HIGHER_BAND
+    }
+
+    /** The sweep was measured from one side; the cable is taken as the same from both. */
+    record OnePath() implements TestFinding {}
+
+    /**
+     * Something inside reflects: a kink, a crush, water, another cable.
+     *
+     * @param returnLossDb of it alone
+     */
+    record ChangeInside(double distanceM, double returnLossDb) implements TestFinding {}
+
     /** Bands lie outside the sweep, which goes from one frequency to another. */
     record BandNotSwept(List<Double> bandsMHz, double fromMHz, double toMHz) implements TestFinding {
 

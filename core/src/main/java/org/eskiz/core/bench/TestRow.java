@@ -18,7 +18,9 @@ public sealed interface TestRow {
      *
      * @param baseline as it was typed, empty for not yet
      * @param through likewise
+     * @param baselineAfter the baseline once more after that; empty where it was not read again
      */
-    record OfPower(OptionalDouble frequencyMHz, OptionalDouble lengthM, String baseline, String through)
+    record OfPower(
+            OptionalDouble frequencyMHz, OptionalDouble lengthM, String baseline, String through, String baselineAfter)
             implements TestRow {}
 }

@@ -1,17 +1,21 @@
 package org.eskiz.core.bench;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.apache.commons.numbers.complex.Complex;
 import org.eskiz.core.unit.Decibels;
 
 /**
- * The Touchstone format, version 1.1 (IBIS Open Forum, 2009): an option line such as {@code # MHz S RI R 50}, then frequency
- * and pairs of numbers in every line; {@code !} begins a comment. One port and two ports are read; noise data behind a
- * two-port sweep are skipped.
+ * The Touchstone format, versions 1.1 and 2.0 (IBIS Open Forum, 2009): an option line such as {@code # MHz S RI R 50}, then
+ * frequency and pairs of numbers in every line; {@code !} begins a comment. Version 2 tells the ports, their reference and the
+ * order of the data in keywords. One port and two ports, single-ended, are read; noise data behind a two-port sweep are skipped. A
+ * point at 0 Hz is left out, since no wave is there, and points out of order are sorted; both are said.
  */
 public final class Touchstone {
 
@@ -28,11 +32,26 @@ public final class Touchstone {
 
     private final List<Double> frequencies = new ArrayList<>();
     private final List<double[]> numbers = new ArrayList<>();
+    private final Map<Double, Integer> lineOf = new HashMap<>();
     private double mhzPerUnit = 1e3;
     private Form form = Form.MA;
     private double referenceOhm = 50;
     private boolean hasOptions;
     private boolean inNoise;
+    private boolean isSkipped;
+    private boolean isLeftOut;
+    private boolean isOutOfOrder;
+    private boolean isReferenceNext;
+    private boolean isBackwardFirst;
+    private int ports;
+
+    /**
+     * What was read.
+     *
+     * @param hadZero whether there was a point at 0 Hz, which is left out
+     * @param wasSorted whether its points were out of order
+     */
+    public record Reading(Sweep sweep, boolean hadZero, boolean wasSorted) {}
 
     /** How a complex number is written. */
     public enum Form {
@@ -75,6 +94,15 @@ public final class Touchstone {
      * @throws TouchstoneException when it is none, with the line
      */
     public static Sweep read(String text) {
+        return reading(text).sweep();
+    }
+
+    /**
+     * The same, with what was done to it.
+     *
+     * @throws TouchstoneException when it is none, with the line
+     */
+    public static Reading reading(String text) {
         var file = new Touchstone();
         int number = 0;
         for (Iterator<String> lines = text.lines().iterator(); lines.hasNext(); ) {
@@ -86,7 +114,7 @@ public final class Touchstone {
         if (file.numbers.isEmpty()) {
             throw new TouchstoneException(Math.max(1, number), "there is no point in this sweep");
         }
-        return file.sweep();
+        return file.read();
     }
 
     /** Writes a sweep, in MHz, so that reading it gives the same back to the precision of the form. */
@@ -111,11 +139,16 @@ public final class Touchstone {
     }
 
     private void line(int number, String line) {
-        if (line.isEmpty() || inNoise) {
+        if (line.startsWith("[")) {
+            keyword(number, line);
             return;
         }
-        if (line.startsWith("[")) {
-            throw new TouchstoneException(number, "this is version 2 of the format; version 1 is read here");
+        if (line.isEmpty() || inNoise || isSkipped) {
+            return;
+        }
+        if (isReferenceNext) {
+            references(number, line);
+            return;
         }
         if (line.startsWith("#")) {
             // of several option lines the first counts
@@ -128,6 +161,70 @@ public final class Touchstone {
             return;
         }
         point(number, line.split("\\s+"));
+    }
+
+    private void keyword(int number, String line) {
+        int end = line.indexOf(']');
+        if (end < 0) {
+            throw new TouchstoneException(number, "\"%s\" lacks its closing ]".formatted(shown(line)));
+        }
+        String value = line.substring(end + 1).strip();
+        switch (line.substring(1, end).strip().toUpperCase(Locale.ROOT)) {
+            case "VERSION" -> requireVersion(number, value);
+            case "NUMBER OF PORTS" -> ports = ports(number, value);
+            case "TWO-PORT DATA ORDER", "TWO-PORT ORDER" -> isBackwardFirst = value.equals("12_21");
+            case "REFERENCE" -> references(number, value);
+            case "MATRIX FORMAT" -> requireFull(number, value);
+            case "MIXED-MODE ORDER" ->
+                throw new TouchstoneException(number, "a mixed-mode sweep; single-ended ones are read here");
+            case "NOISE DATA" -> inNoise = true;
+            case "BEGIN INFORMATION" -> isSkipped = true;
+            case "END INFORMATION" -> isSkipped = false;
+            case "NUMBER OF FREQUENCIES", "NUMBER OF NOISE FREQUENCIES", "NETWORK DATA", "END" ->
+                isReferenceNext = false;
+            default ->
+                throw new TouchstoneException(number, "\"%s\" is no keyword of the format".formatted(shown(line)));
+        }
+    }
+
+    private static void requireVersion(int number, String value) {
+        if (!value.equals("2.0") && !value.equals("2.1")) {
+            throw new TouchstoneException(
+                    number, "this is version %s of the format; 1 and 2 are read here".formatted(shown(value)));
+        }
+    }
+
+    private static int ports(int number, String value) {
+        double ports = number(number, value);
+        if (ports != 1 && ports != 2) {
+            throw new TouchstoneException(
+                    number, "a sweep of %s ports; of 1 or 2 it is read here".formatted(shown(value)));
+        }
+        return (int) ports;
+    }
+
+    private static void requireFull(int number, String value) {
+        if (!value.equalsIgnoreCase("Full")) {
+            throw new TouchstoneException(
+                    number,
+                    "a matrix of which only a half is written (%s); full ones are read here".formatted(shown(value)));
+        }
+    }
+
+    /** One for each port, on the line of the keyword or on the next; here they have to be alike. */
+    private void references(int number, String text) {
+        isReferenceNext = text.isEmpty();
+        if (text.isEmpty()) {
+            return;
+        }
+        for (String word : text.split("\\s+")) {
+            double ohm = resistance(number, word);
+            if (!word.equals(text.split("\\s+")[0]) && ohm != referenceOhm) {
+                throw new TouchstoneException(
+                        number, "the ports have references of %s; they have to be alike".formatted(shown(text)));
+            }
+            referenceOhm = ohm;
+        }
     }
 
     private void options(int number, String[] words) {
@@ -163,15 +260,18 @@ public final class Touchstone {
             return;
         }
         requireShape(number, words);
-        if (!rises) {
-            throw new TouchstoneException(
-                    number,
-                    "%s MHz does not rise above the %s MHz before it"
-                            .formatted(frequencyMHz, frequencies.get(frequencies.size() - 1)));
-        }
-        if (!(frequencyMHz > 0)) {
+        if (!(frequencyMHz >= 0)) {
             throw new TouchstoneException(number, "%s MHz; a frequency lies above 0".formatted(frequencyMHz));
         }
+        if (frequencyMHz == 0) {
+            isLeftOut = true;
+            return;
+        }
+        Integer before = lineOf.putIfAbsent(frequencyMHz, number);
+        if (before != null) {
+            throw new TouchstoneException(number, "%s MHz stands in line %d already".formatted(frequencyMHz, before));
+        }
+        isOutOfOrder |= !rises;
         if (frequencies.size() == MOST_POINTS) {
             throw new TouchstoneException(number, String.format(Locale.ROOT, "more than %d points", MOST_POINTS));
         }
@@ -214,6 +314,35 @@ public final class Touchstone {
         return !numbers.isEmpty() && numbers.get(0).length == NUMBERS_OF_TWO_PORTS - 1;
     }
 
+    private Reading read() {
+        if (ports == 2 && !isTwoPort() || ports == 1 && isTwoPort()) {
+            throw new TouchstoneException(
+                    1, "its keyword says %d ports, its lines are of another number".formatted(ports));
+        }
+        if (isOutOfOrder) {
+            sort();
+        }
+        return new Reading(sweep(), isLeftOut, isOutOfOrder);
+    }
+
+    private void sort() {
+        List<Integer> order = IntStream.range(0, frequencies.size())
+                .boxed()
+                .sorted(Comparator.comparingDouble(frequencies::get))
+                .toList();
+        List<Double> sorted = order.stream().map(frequencies::get).toList();
+        List<double[]> values = order.stream().map(numbers::get).toList();
+        frequencies.clear();
+        frequencies.addAll(sorted);
+        numbers.clear();
+        numbers.addAll(values);
+    }
+
+    /** Of two ports the second pair is S21, but where a file of version 2 says otherwise. */
+    private int second() {
+        return isBackwardFirst ? 4 : 2;
+    }
+
     private Sweep sweep() {
         if (!isTwoPort()) {
             return new Sweep.OnePort(
@@ -227,8 +356,8 @@ public final class Touchstone {
                 numbers.stream()
                         .map(n -> new Sweep.Scattering(
                                 form.read(n[0], n[1]),
-                                form.read(n[2], n[3]),
-                                form.read(n[4], n[5]),
+                                form.read(n[second()], n[second() + 1]),
+                                form.read(n[6 - second()], n[7 - second()]),
                                 form.read(n[6], n[7])))
                         .toList());
     }

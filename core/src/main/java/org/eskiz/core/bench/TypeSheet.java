@@ -16,9 +16,13 @@ public record TypeSheet(String key, Cable cable, double tolerance) {
     /** The same of the impedance. */
     private static final double SAME_IMPEDANCE = 0.06;
 
-    /** Whether a measured velocity factor can be one of this type. */
-    public boolean hasVelocityFactor(double measured) {
-        return Math.abs(measured - cable.velocityFactor()) <= SAME_VELOCITY * cable.velocityFactor();
+    /**
+     * Whether a measured velocity factor can be one of this type.
+     *
+     * @param uncertainty of it, expanded, as a share
+     */
+    public boolean hasVelocityFactor(double measured, double uncertainty) {
+        return Math.abs(measured - cable.velocityFactor()) <= (SAME_VELOCITY + uncertainty) * cable.velocityFactor();
     }
 
     /** Whether a measured impedance in Ω can be one of this type. */

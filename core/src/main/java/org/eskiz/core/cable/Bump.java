@@ -1,5 +1,6 @@
 package org.eskiz.core.cable;
 
+import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Physics;
 import org.eskiz.core.unit.Require;
 
@@ -24,5 +25,14 @@ public record Bump(double impedanceOhm, double lengthMm) {
     /** What it turns the phase of a wave, radians: {@code 2πf·l/c}. */
     public double radians(double frequencyMHz) {
         return 2 * Math.PI * frequencyMHz * HZ_PER_MHZ * lengthMm * M_PER_MM / Physics.SPEED_OF_LIGHT;
+    }
+
+    /**
+     * What is lost by its reflection between two like impedances, dB: {@code 10·log(1 + ((Z/Z0 − Z0/Z)/2)²·sin²θ)} (Microwave
+     * Engineering, 4th edition, table 4.2, for a line without loss).
+     */
+    public double reflectedDb(double frequencyMHz, double ohm) {
+        double apart = (impedanceOhm / ohm - ohm / impedanceOhm) / 2 * Math.sin(radians(frequencyMHz));
+        return Decibels.ofPower(1 + apart * apart);
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import org.eskiz.core.unit.Require;
 
 /** Loss of a joint, a device or a transformer between its own impedances, against frequency. */
-public sealed interface InsertionLoss {
+public interface InsertionLoss {
 
     /** Loss in dB at a frequency in MHz, at least 0. */
     double lossDb(double frequencyMHz);

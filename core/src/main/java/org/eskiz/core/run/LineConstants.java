@@ -15,9 +15,9 @@ import org.eskiz.core.unit.Physics;
  * @param gamma propagation constant, per metre: real part in Np/m, imaginary part in rad/m
  * @param z0 characteristic impedance, ohm; real only when conductor and dielectric lose alike
  */
-record LineConstants(Complex gamma, Complex z0) {
+public record LineConstants(Complex gamma, Complex z0) {
 
-    static LineConstants of(Cable cable, double frequencyMHz, double ambientC) {
+    public static LineConstants of(Cable cable, double frequencyMHz, double ambientC) {
         Attenuation law = cable.attenuation();
         double conductor = nepersPerMetre(law.conductorDbPer100m(frequencyMHz, ambientC));
         double dielectric = nepersPerMetre(law.dielectricDbPer100m(frequencyMHz));
@@ -28,7 +28,7 @@ record LineConstants(Complex gamma, Complex z0) {
         return new LineConstants(gamma, seriesOverShunt.sqrt().multiply(cable.impedanceOhm()));
     }
 
-    TwoPort ofLength(double lengthM) {
+    public TwoPort ofLength(double lengthM) {
         return TwoPort.line(gamma.multiply(lengthM), z0);
     }
 

@@ -7,15 +7,15 @@ import org.eskiz.core.unit.Decibels;
 /**
  * A reciprocal two-port as its ABCD matrix, radio side first: V1 = A·V2 + B·I2, I1 = C·V2 + D·I2, A·D − B·C = 1.
  */
-record TwoPort(Complex a, Complex b, Complex c, Complex d) {
+public record TwoPort(Complex a, Complex b, Complex c, Complex d) {
 
-    static final TwoPort THROUGH = new TwoPort(Complex.ONE, Complex.ZERO, Complex.ZERO, Complex.ONE);
+    public static final TwoPort THROUGH = new TwoPort(Complex.ONE, Complex.ZERO, Complex.ZERO, Complex.ONE);
 
     /**
      * A length of line: A = D = cosh γl, B = Z0·sinh γl, C = sinh γl / Z0 (Microwave Engineering, 4th edition, table 4.1, for a
      * line with loss).
      */
-    static TwoPort line(Complex gammaL, Complex z0) {
+    public static TwoPort line(Complex gammaL, Complex z0) {
         Complex cosh = gammaL.cosh();
         Complex sinh = gammaL.sinh();
         return new TwoPort(cosh, z0.multiply(sinh), sinh.divide(z0), cosh);
@@ -25,12 +25,12 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
      * A matched pad: a line of no electrical length that loses {@code lossDb} into its own impedance, so {@link #line} with
      * {@code γl = L/8.686} real. It is the symmetrical attenuator: the same matrix as that of a T of resistors.
      */
-    static TwoPort pad(double lossDb, double impedanceOhm) {
+    public static TwoPort pad(double lossDb, double impedanceOhm) {
         return line(Complex.ofCartesian(lossDb / Decibels.PER_NEPER, 0), Complex.ofCartesian(impedanceOhm, 0));
     }
 
     /** A short length of another impedance, without loss: {@link #line} with {@code γl = j·2πf·l/c}. */
-    static TwoPort bump(Bump bump, double frequencyMHz) {
+    public static TwoPort bump(Bump bump, double frequencyMHz) {
         return line(Complex.ofCartesian(0, bump.radians(frequencyMHz)), Complex.ofCartesian(bump.impedanceOhm(), 0));
     }
 
@@ -53,7 +53,7 @@ record TwoPort(Complex a, Complex b, Complex c, Complex d) {
     }
 
     /** This two-port followed, toward the antenna, by another. */
-    TwoPort then(TwoPort next) {
+    public TwoPort then(TwoPort next) {
         return new TwoPort(
                 a.multiply(next.a).add(b.multiply(next.c)),
                 a.multiply(next.b).add(b.multiply(next.d)),

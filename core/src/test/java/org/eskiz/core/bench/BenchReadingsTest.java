@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import org.eskiz.core.bench.PowerReading.Repeatability;
+import org.eskiz.core.bench.Uncertainty.Source;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -39,12 +41,33 @@ class BenchReadingsTest {
     }
 
     @Test
-    void lossIsOfTheMiddlesAndItsIntervalOfTheWidenedExtremes() {
+    void lossIsOfTheMiddlesAndEveryTermOfItsUncertaintyIsTold() {
         LossPoint loss = pair("98-102", "50", 0, 0).at(28.5);
         assertThat(loss.lossDb()).isCloseTo(10 * Math.log10(2), within(1e-12));
-        // half a digit and one percent to either side
-        assertThat(loss.leastDb()).isCloseTo(10 * Math.log10((98 - 0.5 - 0.98) / (50 + 0.5 + 0.5)), within(1e-12));
-        assertThat(loss.mostDb()).isCloseTo(10 * Math.log10((102 + 0.5 + 1.02) / (50 - 0.5 - 0.5)), within(1e-12));
+        double db = 10 / Math.log(10);
+        assertThat(standardDb(loss, Source.FLICKER)).isCloseTo(db * 2 / Math.sqrt(3) / 100, within(1e-12));
+        assertThat(standardDb(loss, Source.RESOLUTION))
+                .isCloseTo(db * Math.hypot(0.5 / Math.sqrt(3) / 100, 0.5 / Math.sqrt(3) / 50), within(1e-12));
+        assertThat(standardDb(loss, Source.REPEATABILITY)).isCloseTo(db * 0.01 * Math.sqrt(2), within(1e-12));
+        assertThat(standardDb(loss, Source.DRIFT)).isCloseTo(db * 0.02, within(1e-12));
+        assertThat(standardDb(loss, Source.MISMATCH))
+                .isCloseTo(20 * Math.log10(1 + 0.1 * 0.05) / Math.sqrt(2), within(1e-12));
+        double squares = loss.uncertainty().terms().stream()
+                .mapToDouble(t -> t.standardDb() * t.standardDb())
+                .sum();
+        assertThat(loss.mostDb() - loss.lossDb()).isCloseTo(2 * Math.sqrt(squares), within(1e-12));
+        assertThat(loss.uncertainty().dominating())
+                .hasValueSatisfying(t -> assertThat(t.source()).isEqualTo(Source.DRIFT));
+    }
+
+    @Test
+    void aBaselineThatIsReadAgainMakesTheDriftKnown() {
+        LossPoint steady = again("100.0", "100.0").at(28.5);
+        assertThat(standardDb(steady, Source.DRIFT)).isZero();
+        LossPoint drifted = again("100.0", "96.0").at(28.5);
+        assertThat(drifted.lossDb()).as("of the middle of both").isCloseTo(10 * Math.log10(98 / 50.0), within(1e-12));
+        assertThat(standardDb(drifted, Source.DRIFT))
+                .isCloseTo(10 / Math.log(10) * 2 / Math.sqrt(3) / 98, within(1e-12));
     }
 
     @Test
@@ -55,14 +78,13 @@ class BenchReadingsTest {
     }
 
     @Test
-    void theClassOfTheMeterCountsOnlyBetweenVeryDifferentLevels() {
-        assertThat(pair("100", "50", 0, 0.05).at(28.5))
-                .isEqualTo(pair("100", "50", 0, 0).at(28.5));
-        LossPoint far = pair("100", "5.0", 0, 0.05).at(28.5);
-        assertThat(far.mostDb() - far.leastDb())
-                .isGreaterThan(pair("100", "5.0", 0, 0).at(28.5).mostDb()
-                        - pair("100", "5.0", 0, 0).at(28.5).leastDb()
-                        + 0.4);
+    void theClassOfTheMeterCancelsBetweenLikeLevelsOnly() {
+        assertThat(standardDb(pair("100", "100", 0, 0.05).at(28.5), Source.METER_CLASS))
+                .isZero();
+        double half = standardDb(pair("100", "50", 0, 0.05).at(28.5), Source.METER_CLASS);
+        double tenth = standardDb(pair("100", "10", 0, 0.05).at(28.5), Source.METER_CLASS);
+        assertThat(half).isCloseTo(10 / Math.log(10) * 0.05 / Math.sqrt(3), within(1e-12));
+        assertThat(tenth).isCloseTo(9 * half, within(1e-9));
     }
 
     @Test
@@ -70,6 +92,9 @@ class BenchReadingsTest {
         assertThat(pair("50", "60", 0, 0).gains()).isTrue();
         assertThat(pair("50", "50", 0, 0).gains()).isFalse();
         assertThat(pair("49-51", "50.4", 0, 0).gains()).isFalse();
+        assertThat(pair("50", "51", 0, 0).gains())
+                .as("as much as a radio drifts")
+                .isFalse();
     }
 
     @Test
@@ -80,24 +105,48 @@ class BenchReadingsTest {
 
     @Test
     void twoLengthsPartTheCableFromItsConnectors() {
-        SeveralLengths parted =
-                SeveralLengths.of(List.of(new SeveralLengths.Piece(10, 0.95), new SeveralLengths.Piece(30, 2.25)));
+        SeveralLengths parted = SeveralLengths.of(
+                List.of(new SeveralLengths.Piece(10, 0.95, 0.1), new SeveralLengths.Piece(30, 2.25, 0.1)));
         assertThat(parted.cableDbPerM()).isCloseTo(0.065, within(1e-12));
         assertThat(parted.connectorsDb()).isCloseTo(0.3, within(1e-12));
         assertThat(parted.residualDb()).isEmpty();
+        assertThat(parted.certainty().cableDbPerM()).isCloseTo(2 * 0.1 * Math.sqrt(2) / 20, within(1e-12));
+        assertThat(parted.certainty().connectorsDb()).isCloseTo(2 * 0.1 * Math.hypot(1.5, 0.5), within(1e-12));
         assertThat(SeveralLengths.of(List.of(
-                                new SeveralLengths.Piece(10, 0.95),
-                                new SeveralLengths.Piece(20, 1.7),
-                                new SeveralLengths.Piece(30, 2.25)))
+                                new SeveralLengths.Piece(10, 0.95, 0.1),
+                                new SeveralLengths.Piece(20, 1.7, 0.1),
+                                new SeveralLengths.Piece(30, 2.25, 0.1)))
                         .residualDb())
                 .hasValueCloseTo(0.0471, within(1e-4));
-        assertThatThrownBy(() ->
-                        SeveralLengths.of(List.of(new SeveralLengths.Piece(10, 1), new SeveralLengths.Piece(10, 2))))
+        assertThatThrownBy(() -> SeveralLengths.of(
+                        List.of(new SeveralLengths.Piece(10, 1, 0.1), new SeveralLengths.Piece(10, 2, 0.1))))
                 .hasMessageContaining("two different lengths");
+    }
+
+    private static double standardDb(LossPoint point, Source source) {
+        return point.uncertainty().terms().stream()
+                .filter(t -> t.source() == source)
+                .mapToDouble(Uncertainty.Term::standardDb)
+                .sum();
+    }
+
+    private static WattmeterPair again(String before, String after) {
+        return new WattmeterPair(
+                PowerReading.typed(before),
+                Optional.of(PowerReading.typed(after)),
+                PowerReading.typed("50.0"),
+                0,
+                Repeatability.USUAL,
+                0.05);
     }
 
     private static WattmeterPair pair(String baseline, String through, double leadDb, double meterClass) {
         return new WattmeterPair(
-                PowerReading.typed(baseline), PowerReading.typed(through), leadDb, Repeatability.USUAL, meterClass);
+                PowerReading.typed(baseline),
+                Optional.empty(),
+                PowerReading.typed(through),
+                leadDb,
+                Repeatability.USUAL,
+                meterClass);
     }
 }

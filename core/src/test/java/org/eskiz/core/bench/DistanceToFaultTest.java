@@ -81,12 +81,49 @@ class DistanceToFaultTest {
 
     @Test
     void anEchoIsToldFromAFault() {
-        DistanceToFault found = DistanceToFault.of(
-                sweep(LAW, List.of(new double[] {15, 0.3}, new double[] {30, 0.05}, new double[] {37, 0.06}), 801, 0),
+        DistanceToFault found = amongReflectors(0.036, List.of(37.1));
+        assertThat(found.peaks())
+                .extracting(Peak::kind)
+                .containsExactly(Kind.JOINT, Kind.CHANGE, Kind.ECHO, Kind.JOINT);
+        assertThat(found.peaks().get(2).echoOfM()).hasValueCloseTo(15.0, within(0.1));
+    }
+
+    @Test
+    void whatIsLargerThanTheReflectionsThatWouldMakeItIsNoEcho() {
+        assertThat(amongReflectors(0.12, List.of(37.1)).peaks())
+                .extracting(Peak::kind)
+                .containsExactly(Kind.JOINT, Kind.CHANGE, Kind.CHANGE, Kind.JOINT);
+    }
+
+    /** A plug that reflects 0.4, a fault at 15 m that reflects 0.3, and so an echo of 0.3·0.4·0.3 at 30 m. */
+    private static DistanceToFault amongReflectors(double atTwice, List<Double> jointsM) {
+        return DistanceToFault.of(
+                sweep(
+                        LAW,
+                        List.of(
+                                new double[] {0, 0.4},
+                                new double[] {15, 0.3},
+                                new double[] {30, atTwice},
+                                new double[] {37, 0.06}),
+                        801,
+                        0),
                 Window.KAISER,
-                new Line(VF, Optional.of(LAW), OptionalDouble.empty(), List.of(37.1)));
-        assertThat(found.peaks()).extracting(Peak::kind).containsExactly(Kind.CHANGE, Kind.ECHO, Kind.JOINT);
-        assertThat(found.peaks().get(1).echoOfM()).hasValueCloseTo(15.0, within(0.1));
+                new Line(VF, Optional.of(LAW), OptionalDouble.empty(), jointsM));
+    }
+
+    @Test
+    void behindTheEndNothingChangesAndMirrorImagesAreEchoes() {
+        DistanceToFault found = DistanceToFault.of(
+                sweep(
+                        LAW,
+                        List.of(new double[] {12, 0.2}, new double[] {20, 0.9}, new double[] {28, 0.15}, new double[] {
+                            33, 0.4
+                        }),
+                        801,
+                        0),
+                Window.KAISER,
+                new Line(VF, Optional.of(LAW), OptionalDouble.of(20), List.of()));
+        assertThat(found.peaks()).extracting(Peak::kind).containsExactly(Kind.CHANGE, Kind.END, Kind.ECHO, Kind.ECHO);
     }
 
     @Test

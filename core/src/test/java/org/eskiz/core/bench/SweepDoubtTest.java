@@ -143,7 +143,7 @@ class SweepDoubtTest {
     private static BenchTest test(TestSweeps sweeps) {
         var type = new TypeSheet("solid", Cable.ofCoefficients(50, VELOCITY, LAW), 0.05);
         return new BenchTest(
-                new TestSubject(Optional.of(type), OptionalDouble.of(LENGTH_M), 20, List.of()),
+                new TestSubject(Optional.of(type), OptionalDouble.of(LENGTH_M), 20, List.of(), Optional.empty()),
                 List.of(),
                 new Wattmeter(PowerReading.Repeatability.USUAL, Wattmeter.USUAL_CLASS, new Lead.None()),
                 sweeps,

@@ -8,7 +8,6 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.eskiz.core.cable.Attenuation;
 import org.junit.jupiter.api.Test;
@@ -60,8 +59,7 @@ class SweepReferenceTest {
                 .toList();
         SheetDeviation against = SheetDeviation.of(points, sheet);
         assertThat(against.outcome()).isEqualTo(SheetDeviation.Outcome.WORSE);
-        Optional<Cause> cause = against.cause();
-        assertThat(cause).hasValueSatisfying(c -> {
+        assertThat(against.causes()).singleElement().satisfies(c -> {
             assertThat(c.kind()).isEqualTo(Cause.Kind.CONTACT);
             assertThat(c.amount()).isCloseTo(0.5, within(0.15));
         });
@@ -73,7 +71,7 @@ class SweepReferenceTest {
         List<LossPoint> points = line.points().stream()
                 .map(p -> LossPoint.within(p.frequencyMHz(), p.matchedLossDb(), 0.02))
                 .toList();
-        OwnCable own = OwnCable.of(points, 12.4, 20);
+        OwnCable own = OwnCable.of(points, 12.4, 20, true);
         double at145 = own.attenuation().dbPer100m(145, 20) * 12.4 / 100 + own.jointsDb();
         assertThat(at145)
                 .isCloseTo(

@@ -50,7 +50,7 @@ class TestAnalysisTest {
         BenchTest test = test(subject(null, 20.0), rows(f -> loss(FOAM, f, 20)), new Lead.None());
         TestAnalysis analysis = TestAnalysis.of(test, List.of(SOLID, FOAM));
         assertThat(analysis.outcome()).isEmpty();
-        assertThat(analysis.likeTypes()).containsExactly(FOAM);
+        assertThat(analysis.likeTypes()).extracting(Likeness::type).containsExactly(FOAM);
         assertThat(analysis.findings()).containsExactly(new Missing(Wanted.TYPE));
     }
 
@@ -223,15 +223,15 @@ class TestAnalysisTest {
                     assertThat(f.measured()).isCloseTo(0.82, within(1e-6));
                     assertThat(f.lengthByTypeM()).isCloseTo(20 * 0.66 / 0.82, within(1e-6));
                 });
-        assertThat(analysis.cause()).isEmpty();
-        assertThat(analysis.likeTypes()).containsExactly(FOAM);
+        assertThat(analysis.causes()).isEmpty();
+        assertThat(analysis.likeTypes()).extracting(Likeness::type).containsExactly(FOAM);
     }
 
     @Test
     void aTypeOfAnotherVelocityIsNotLikenedHoweverItsLossesMeet() {
         TypeSheet slowTwin = type("slow", 0.66, 0.62, 0.005);
         TestAnalysis analysis = TestAnalysis.of(sweptThrough(subject(null, 20.0), FOAM, 20), List.of(slowTwin, FOAM));
-        assertThat(analysis.likeTypes()).containsExactly(FOAM);
+        assertThat(analysis.likeTypes()).extracting(Likeness::type).containsExactly(FOAM);
     }
 
     private static double figureDb(Lead lead) {
@@ -256,7 +256,8 @@ class TestAnalysisTest {
                 Optional.ofNullable(type),
                 lengthM == null ? OptionalDouble.empty() : OptionalDouble.of(lengthM),
                 20,
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     private static BenchTest losses(TypeSheet type, double lengthM, LossAt loss) {
@@ -274,7 +275,7 @@ class TestAnalysisTest {
     }
 
     private static TestRow power(double frequencyMHz, String baseline, String through) {
-        return new TestRow.OfPower(OptionalDouble.of(frequencyMHz), OptionalDouble.empty(), baseline, through);
+        return new TestRow.OfPower(OptionalDouble.of(frequencyMHz), OptionalDouble.empty(), baseline, through, "");
     }
 
     private static Wattmeter meter(Lead lead) {

@@ -75,12 +75,18 @@ class TouchstoneTest {
             value = {
                 "''|line 1: there is no point",
                 "10 NaN 0|line 1: \"NaN\" is not a number",
-                "10 1 0_20 1 0_15 1 0|line 3: 15000.0 MHz does not rise above the 20000.0 MHz",
+                "10 1 0_20 1 0_10 1 0|line 3: 10000.0 MHz stands in line 1 already",
                 "10 1 0_20 1 0 1 0 1 0 1 0|line 2: 9 numbers, where the lines before have 3",
                 "10 1|line 1: 2 numbers, where a sweep of one port has 3",
                 "# MHz Z RI R 50_10 1 0|line 1: \"Z\" is not understood",
                 "# MHz S RI R -50_10 1 0|line 1: a reference of -50",
-                "[Version] 2.0_# MHz|line 1: this is version 2",
+                "[Version] 3.0_# MHz|line 1: this is version 3.0",
+                "[Number of Ports] 4|line 1: a sweep of 4 ports",
+                "[Mixed-Mode Order] D1|line 1: a mixed-mode sweep",
+                "[Matrix Format] Upper|line 1: a matrix of which only a half",
+                "[Reference] 50 75|line 1: the ports have references of 50 75",
+                "[Colour] red|line 1: \"[Colour] red\" is no keyword",
+                "[Version 2.0|line 1: \"[Version 2.0\" lacks its closing ]",
                 "-10 1 0|line 1: -10000.0 MHz; a frequency lies above 0",
                 "10 1e300 45|line 1: a magnitude of",
                 "# MHz S DB_10 9999 0|line 2: a magnitude of",
@@ -99,5 +105,43 @@ class TouchstoneTest {
             text.append(i).append(" 0 0\n");
         }
         assertThatThrownBy(() -> Touchstone.read(text.toString())).hasMessageContaining("more than 100001 points");
+    }
+
+    @Test
+    void versionTwoSaysItsPortsItsReferenceAndItsOrderInKeywords() {
+        Sweep read = Touchstone.read("""
+                [Version] 2.0
+                # MHz S RI R 75
+                [Number of Ports] 2
+                [Two-Port Data Order] 12_21
+                [Number of Frequencies] 1
+                [Reference]
+                50 50
+                [Begin Information]
+                anything 1 2 3
+                [End Information]
+                [Network Data]
+                10  0.1 0  0.2 0  0.3 0  0.4 0 ! S11 S12 S21 S22
+                [Noise Data]
+                2 0.7 0.64 69 0.38
+                [End]
+                """);
+        assertThat(read.referenceOhm()).isEqualTo(50);
+        Sweep.Scattering s = ((Sweep.TwoPort) read).scattering().get(0);
+        assertThat(s.s12().real()).isEqualTo(0.2);
+        assertThat(s.s21().real()).isEqualTo(0.3);
+    }
+
+    @Test
+    void aPointAtZeroIsLeftOutAndWhatIsOutOfOrderIsSortedAndBothAreSaid() {
+        Touchstone.Reading reading = Touchstone.reading("# MHz S RI R 50\n0 1 0\n30 0.3 0\n10 0.1 0\n20 0.2 0");
+        assertThat(reading.hadZero()).isTrue();
+        assertThat(reading.wasSorted()).isTrue();
+        assertThat(reading.sweep().frequenciesMHz()).containsExactly(10.0, 20.0, 30.0);
+        assertThat(((Sweep.OnePort) reading.sweep()).reflections())
+                .extracting(c -> c.real())
+                .containsExactly(0.1, 0.2, 0.3);
+        Touchstone.Reading plain = Touchstone.reading("# MHz S RI R 50\n10 0.1 0\n20 0.2 0");
+        assertThat(plain.hadZero() || plain.wasSorted()).isFalse();
     }
 }
