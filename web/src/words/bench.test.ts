@@ -23,8 +23,8 @@ function analysis(change: object): BenchAnalysis {
     line: null,
     outcome: 'WORSE',
     worst: FIGURE,
-    cause: null,
-    likeTypes: [],
+    causes: [],
+    likeness: [],
     findings: [],
     ...change,
   } as unknown as BenchAnalysis;
@@ -35,6 +35,13 @@ const plainly = (text: string) => text.replaceAll('\u00a0', ' ');
 
 const say = (change: object, type: string | null = 'RG-58') =>
   benchSentences(analysis(change), 'Quay 30', type, (key) => key.toUpperCase()).map(plainly);
+
+const fit = (key: string) => ({
+  key,
+  lossPercent: 3.2,
+  velocityPercent: 0.4,
+  impedancePercent: null,
+});
 
 describe('what a test says', () => {
   it('is the verdict first, with what was found and what was expected', () => {
@@ -48,20 +55,59 @@ describe('what a test says', () => {
   });
 
   it('names a cause with its size, and the next test that would tell', () => {
-    const [, cause, next] = say({ cause: { kind: 'CONTACT', share: 0.9, amount: 0.84 } });
+    const [, cause, next] = say({ causes: [{ kind: 'CONTACT', share: 1, amount: 0.84 }] });
     expect(cause).toContain('about 0.8 dB on every band alike');
     expect(next).toMatch(/^Next: /);
   });
 
-  it.each(['CONTACT', 'PROPORTIONAL', 'CONDUCTOR', 'DIELECTRIC', 'BUMP', 'RIPPLE'])(
-    'has a sentence and a next step for %s',
-    (kind) => {
-      const sentences = say({ cause: { kind, share: 1, amount: 0.25 } });
-      expect(sentences).toHaveLength(3);
-      expect(sentences[1]).toMatch(/^Likely /);
-      expect(sentences[2]).toMatch(/^Next: /);
-    },
-  );
+  it.each([
+    'JOINTS_NOT_ENTERED',
+    'CONTACT',
+    'PROPORTIONAL',
+    'CONDUCTOR',
+    'DIELECTRIC',
+    'BUMP',
+    'RIPPLE',
+  ])('has a sentence and a next step for %s', (kind) => {
+    const sentences = say({ causes: [{ kind, share: 1, amount: 0.25 }] });
+    expect(sentences).toHaveLength(3);
+    expect(sentences[1]).toMatch(/^Likely /);
+    expect(sentences[2]).toMatch(/^Next: /);
+  });
+
+  it('keeps rivals, with the reading that parts them', () => {
+    const [, rivals, next] = say({
+      causes: [
+        { kind: 'CONDUCTOR', share: 1, amount: 1 },
+        { kind: 'PROPORTIONAL', share: 1, amount: 0.2 },
+      ],
+    });
+    expect(rivals).toBe(
+      'These readings leave more than one cause: the conductor or the shield; or another length or another type.',
+    );
+    expect(next).toContain('with a tape');
+    const together = say({
+      causes: [
+        { kind: 'CONTACT', share: 0.6, amount: 1 },
+        { kind: 'DIELECTRIC', share: 0.4, amount: 2 },
+      ],
+    });
+    expect(together[1]).toMatch(/^No single cause fits; two of these together do/);
+  });
+
+  it('says when it cannot tell, by how much it does not know', () => {
+    const worst = { ...FIGURE, leastDb: 3.2, mostDb: 5.2, outcome: 'CANNOT_TELL' };
+    expect(say({ outcome: 'CANNOT_TELL', worst })[0]).toBe(
+      'It cannot be told whether Quay 30 is as RG-58 promises: at 145 MHz it reads 4.20 dB, give or take 1.00, where 3.10 dB are expected.',
+    );
+  });
+
+  it('tells what lies inside before anything else', () => {
+    const kink = { code: 'CHANGE_INSIDE', values: { distanceM: 11.24, returnLossDb: 14 } };
+    expect(say({ outcome: 'AS_THE_SHEET', findings: [kink] })[0]).toMatch(
+      /^Something changes 11.2 m in: it sends back a wave 14 dB down/,
+    );
+  });
 
   it('names no cause from a few bands, and says what would be enough', () => {
     expect(say({ figures: [FIGURE] }).at(-1)).toContain('fewer than four bands');
@@ -70,14 +116,19 @@ describe('what a test says', () => {
 
   it('tells another cable before any cause', () => {
     const another = { code: 'OTHER_VELOCITY', values: {} };
-    const sentences = say({ findings: [another], likeTypes: ['foam-10'] });
-    expect(sentences[1]).toBe('It measures like FOAM-10.');
+    const sentences = say({ findings: [another], likeness: [fit('foam-10')] });
+    expect(sentences[1]).toBe(
+      'It measures like FOAM-10 (loss within 3 %, velocity factor within 0.4 %).',
+    );
     expect(sentences[2]).toContain('another cable than its label says');
   });
 
   it('says what a piece of no known type measures like', () => {
-    const sentences = say({ outcome: null, worst: null, likeTypes: ['a', 'b', 'c'] }, null);
-    expect(sentences).toEqual(['Quay 30 loses 4.20 dB at 145 MHz.', 'It measures like A, B or C.']);
+    const sentences = say({ outcome: null, worst: null, likeness: [fit('a'), fit('b')] }, null);
+    expect(sentences).toEqual([
+      'Quay 30 loses 4.20 dB at 145 MHz.',
+      'It measures like A (loss within 3 %, velocity factor within 0.4 %); or B (loss within 3 %, velocity factor within 0.4 %).',
+    ]);
   });
 
   it('says that nothing was read', () => {
@@ -101,6 +152,15 @@ describe('what one should know of a test', () => {
     OTHER_VELOCITY: { measured: 0.82, promised: 0.66, lengthByTypeM: 16.1, statedM: 20 },
     OTHER_IMPEDANCE: { measuredOhm: 72.5, typeOhm: 50 },
     ESTIMATE: { missing: 'open' },
+    ONE_PATH: {},
+    CHANGE_INSIDE: { distanceM: 11.2, returnLossDb: 14 },
+    JOINTS_RIPPLE: { heightDb: 0.4, apartMHz: 7.5 },
+    NO_VELOCITY: { measured: 1.1, uncertainty: 0.01 },
+    LENGTH_MAY_WRAP: { longestM: 120 },
+    WOULD_TELL: { remedy: 'HIGHER_BAND', frequencyMHz: 145 },
+    ZERO_LEFT_OUT: {},
+    SORTED: {},
+    NOT_CALIBRATED: {},
     LEAD_STAYED_IN: {},
     LEAD_TAKEN_OUT: { leadDb: 0.15, frequencyMHz: 145 },
   };

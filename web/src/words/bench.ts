@@ -6,7 +6,7 @@ import type { LengthUnit } from '../units';
 import { codeText } from './asked';
 import { capital } from './capital';
 
-type Cause = NonNullable<BenchAnalysis['cause']>;
+type Cause = BenchAnalysis['causes'][number];
 type Finding = BenchAnalysis['findings'][number];
 
 export const METHOD_WORDS: Record<BenchNotes['method'], { name: string; what: string }> = {
@@ -23,16 +23,19 @@ export const OUTCOME_WORDS: Record<BenchOutcome, string> = {
   AS_THE_SHEET: 'as the sheet',
   WORSE: 'worse',
   BETTER_THAN_IT_CAN_BE: 'too good',
+  CANNOT_TELL: 'cannot tell',
 };
 
-/** The verdict whose shape and colour an outcome takes. */
+/** The verdict whose shape and colour an outcome takes; where nothing can be told, none. */
 export const OUTCOME_VERDICT = {
   AS_THE_SHEET: 'PASS',
   WORSE: 'FAIL',
   BETTER_THAN_IT_CAN_BE: 'MARGINAL',
+  CANNOT_TELL: null,
 } as const;
 
 const CAUSES: Record<Cause['kind'], (cause: Cause) => string> = {
+  JOINTS_NOT_ENTERED: () => 'Likely joints that were in it and not entered.',
   CONTACT: (c) =>
     `Likely a resistive joint or contact: about ${fixed(c.amount, 1)} dB on every band alike.`,
   PROPORTIONAL: (c) =>
@@ -46,7 +49,36 @@ const CAUSES: Record<Cause['kind'], (cause: Cause) => string> = {
     `Likely a mismatch inside: the loss goes up and down by ${fixed(c.amount, 1)} dB over the sweep.`,
 };
 
+/** What a rival is called among others. */
+const CAUSE_NAMES: Record<Cause['kind'], string> = {
+  JOINTS_NOT_ENTERED: 'joints that were not entered',
+  CONTACT: 'a resistive joint or contact',
+  PROPORTIONAL: 'another length or another type',
+  CONDUCTOR: 'the conductor or the shield',
+  DIELECTRIC: 'water, or a spoilt dielectric',
+  BUMP: 'a connector or a bump of impedance',
+  RIPPLE: 'a mismatch inside',
+};
+
+/** Which reading parts rivals: the first of them that is among them speaks. */
+const PARTED_BY: readonly [Cause['kind'], string][] = [
+  ['JOINTS_NOT_ENTERED', 'Next: enter the joints that were in it, and their loss is taken off.'],
+  [
+    'PROPORTIONAL',
+    'Next: measure its length with a tape and read the print on the jacket; with those sure, the rest is left.',
+  ],
+  [
+    'CONTACT',
+    'Next: read the lowest band that you have, and read it well: a contact loses as much there as anywhere, the cable hardly anything.',
+  ],
+  [
+    'DIELECTRIC',
+    'Next: read the highest band that you have: water and bumps show there, conductors less.',
+  ],
+];
+
 const NEXT_TESTS: Record<Cause['kind'], string> = {
+  JOINTS_NOT_ENTERED: 'Next: enter the joints that were in it, and their loss is taken off.',
   CONTACT:
     'Next: clean and remake one end, measure, then the other; or turn the cable round and bend each plug while reading.',
   PROPORTIONAL:
@@ -68,10 +100,11 @@ export function benchSentences(
   nameOf: (key: string) => string,
 ): string[] {
   const it = piece.trim() || 'This cable';
-  const { worst, outcome, cause } = analysis;
-  if (!outcome || !worst) return unjudged(analysis, it, nameOf);
+  const { worst, outcome, causes } = analysis;
+  if (!outcome || !worst) return [...changes(analysis), ...unjudged(analysis, it, nameOf)];
   const isAnother = analysis.findings.some((f) => f.code === 'OTHER_VELOCITY');
   const sentences = [
+    ...changes(analysis),
     tied(verdict(outcome, worst, it, type ?? 'its type')),
     ...likeness(analysis, nameOf),
   ];
@@ -80,8 +113,8 @@ export function benchSentences(
       'Likely another cable than its label says, or another length.',
       'Next: measure its length with a tape, and read the print on the jacket.',
     );
-  } else if (cause) {
-    sentences.push(tied(CAUSES[cause.kind](cause)), NEXT_TESTS[cause.kind]);
+  } else if (causes.length > 0) {
+    sentences.push(...causeSentences(causes));
   } else if (outcome === 'WORSE') {
     sentences.push(
       analysis.figures.length < 4
@@ -90,6 +123,32 @@ export function benchSentences(
     );
   }
   return sentences;
+}
+
+/** One cause with the next test, or the rivals with what parts them. */
+function causeSentences(causes: readonly Cause[]): string[] {
+  const [only] = causes;
+  if (only && causes.length === 1) return [tied(CAUSES[only.kind](only)), NEXT_TESTS[only.kind]];
+  const next = PARTED_BY.find(([kind]) => causes.some((c) => c.kind === kind));
+  const names = orList(causes.map((c) => CAUSE_NAMES[c.kind]));
+  const isTogether = causes.some((c) => c.share < 1);
+  return [
+    isTogether
+      ? `No single cause fits; two of these together do: ${names}.`
+      : `These readings leave more than one cause: ${names}.`,
+    next?.[1] ?? 'Next: read more bands, far apart.',
+  ];
+}
+
+function orList(names: readonly string[]): string {
+  return names.length < 2
+    ? (names[0] ?? '')
+    : `${names.slice(0, -1).join('; ')}; or ${names.at(-1)}`;
+}
+
+/** What lies inside is told before anything else. */
+function changes(analysis: BenchAnalysis): string[] {
+  return analysis.findings.filter((f) => f.code === 'CHANGE_INSIDE').map(benchFindingText);
 }
 
 function unjudged(analysis: BenchAnalysis, it: string, nameOf: (key: string) => string): string[] {
@@ -112,18 +171,68 @@ function verdict(outcome: BenchOutcome, worst: BenchFigure, it: string, type: st
       return `${it} is as ${type} promises: farthest off at ${at}, with ${loss} dB where ${expected} dB are expected.`;
     case 'WORSE':
       return `${it} loses ${excess} dB (${share} %) more than ${type} should at ${at}: ${loss} dB where ${expected} dB are expected.`;
+    case 'CANNOT_TELL':
+      return `It cannot be told whether ${it} is as ${type} promises: at ${at} it reads ${loss} dB, give or take ${fixed((worst.mostDb - worst.leastDb) / 2, 2)}, where ${expected} dB are expected.`;
     case 'BETTER_THAN_IT_CAN_BE':
       return `${it} loses ${excess} dB less than ${type} can at ${at}. That is better than it can be: check the length, the type and the baseline.`;
   }
 }
 
 function likeness(analysis: BenchAnalysis, nameOf: (key: string) => string): string[] {
-  const names = analysis.likeTypes.map(nameOf);
-  if (names.length === 0) return [];
-  const list =
-    names.length === 1 ? names[0] : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`;
-  return [`It measures like ${list}.`];
+  const fits = analysis.likeness.map((l) => `${nameOf(l.key)} (${fitText(l)})`);
+  return fits.length === 0 ? [] : [tied(`It measures like ${orList(fits)}.`)];
 }
+
+/** How well a type fits by what was measured of it. */
+function fitText(fit: BenchAnalysis['likeness'][number]): string {
+  return [
+    `loss within ${fixed(fit.lossPercent, 0)} %`,
+    fit.velocityPercent !== null && `velocity factor within ${fixed(fit.velocityPercent, 1)} %`,
+    fit.impedancePercent !== null && `impedance within ${fixed(fit.impedancePercent, 0)} %`,
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+type UncertaintySource = BenchFigure['uncertainty'][number]['source'];
+
+/** Where an uncertainty comes from, and what makes it smaller. */
+export const UNCERTAINTY_WORDS: Record<UncertaintySource, { what: string; remedy: string }> = {
+  RESOLUTION: { what: 'the last digit', remedy: 'a finer scale, or more power' },
+  FLICKER: { what: 'a reading that flickers', remedy: 'wait until it stands still' },
+  REPEATABILITY: { what: 'repeating the same reading', remedy: 'read it several times' },
+  DRIFT: {
+    what: 'drift of the radio between the two readings',
+    remedy: 'read the baseline once more after: then it is known, not guessed',
+  },
+  METER_CLASS: {
+    what: 'class of the meter between two levels',
+    remedy: 'more power through the cable, so that both readings are alike',
+  },
+  MISMATCH: { what: 'what radio, cable and load reflect', remedy: 'a better load' },
+  JOINTS_NOT_ENTERED: { what: 'joints that were not entered', remedy: 'enter them' },
+  LEVELS: { what: 'other powers read otherwise', remedy: 'find out why they differ' },
+  SCATTER: {
+    what: 'bands that do not lie on one curve',
+    remedy: 'read the baseline again after each band',
+  },
+  AS_READ: { what: 'a figure read from a screen', remedy: 'more digits' },
+  CONNECTING: { what: 'connecting the analyser', remedy: 'connect again and compare' },
+  CALIBRATION: { what: 'calibration of the analyser', remedy: 'calibrate again' },
+  NOISE: { what: 'noise of the trace', remedy: 'a narrower bandwidth, or averaging' },
+  ESTIMATE: { what: 'one look instead of two', remedy: 'open and shorted both' },
+  RIPPLE: { what: 'what joints at both ends reflect', remedy: 'joints of constant impedance' },
+};
+
+const REMEDIES: Record<string, string> = {
+  BASELINE_AGAIN: 'read the baseline once more after the reading through the cable',
+  MORE_POWER: 'use more power, or a smaller range, so that the last digit counts for less',
+  STEADY_READING: 'read each power several times, until it stands still',
+  ALIKE_LEVELS: 'use more power through the cable, so that both readings are alike',
+  ENTER_JOINTS: 'enter the joints that were in it',
+  BOTH_ENDS: 'sweep with the far end open and with it shorted, both',
+  QUIETER_SWEEP: 'sweep with a narrower bandwidth, or average',
+};
 
 const MISSING: Record<string, string> = {
   through: 'A sweep from one end to the other is wanted, a file that ends in .s2p.',
@@ -160,6 +269,38 @@ export function benchFindingText(finding: Finding): string {
       return tied(
         `The sweep goes from ${frequencyText(value('fromMHz'))} to ${frequencyText(value('toMHz'))}, so it says nothing at ${(finding.values.frequenciesMHz as unknown as number[]).map((f) => frequencyText(f)).join(', ')}.`,
       );
+    case 'CHANGE_INSIDE':
+      return tied(
+        `Something changes ${fixed(value('distanceM'), 1)} m in: it sends back a wave ${fixed(value('returnLossDb'), 0)} dB down. A kink, a crush, water, or a joint that nobody noted.`,
+      );
+    case 'JOINTS_RIPPLE':
+      return tied(
+        `The curve ripples by some ${fixed(value('heightDb'), 1)} dB every ${fixed(value('apartMHz'), 1)} MHz: that is what its joints reflect from both ends, and no fault of the cable.`,
+      );
+    case 'ONE_PATH':
+      return 'The sweep was measured from one side only. The cable is taken to be the same from both.';
+    case 'NO_VELOCITY':
+      return tied(
+        value('measured') > 1
+          ? `The phase would make a wave faster than light (${fixed(value('measured'), 2)}): the length is not what it is said to be, or the steps are too coarse.`
+          : `So short a piece tells no velocity factor: it would be known to ${fixed(100 * value('uncertainty'), 0)} % only.`,
+      );
+    case 'LENGTH_MAY_WRAP':
+      return tied(
+        `Say how long it is: a piece longer than ${fixed(value('longestM'), 0)} m would look like a shorter one with these steps.`,
+      );
+    case 'WOULD_TELL':
+      return finding.values.remedy === undefined || String(finding.values.remedy) === 'HIGHER_BAND'
+        ? tied(
+            `What would tell: a reading at ${frequencyText(value('frequencyMHz'))} or above, where it loses more.`,
+          )
+        : `What would tell: ${REMEDIES[String(finding.values.remedy)] ?? 'another reading'}.`;
+    case 'ZERO_LEFT_OUT':
+      return 'The file has a point at 0 Hz, where there is no wave; it is left out.';
+    case 'SORTED':
+      return 'The points of the file were out of order; they are sorted by frequency.';
+    case 'NOT_CALIBRATED':
+      return 'The analyser was not calibrated when this was swept: take its losses for what they may be worth.';
     case 'SWEEP_GAINS':
       return tied(
         `It shows ${fixed(-value('leastDb'), 2)} dB of gain, and a cable has none: calibrate at the ends of the test leads, and sweep again.`,

@@ -77,7 +77,7 @@ describe('what happened to a piece', () => {
           lossDb: null,
           percentOfSheet: null,
           outcome: null,
-          cause: null,
+          causes: [],
           lengthBeforeM: null,
           lengthAfterM: null,
           note: null,

@@ -1557,14 +1557,15 @@ export interface components {
             name: string;
         };
         BenchAnalysisResponse: {
-            cause: components["schemas"]["CauseResponse"] | null;
+            causes: components["schemas"]["CauseResponse"][];
             curve: components["schemas"]["SweptPointResponse"][];
             figures: components["schemas"]["BenchFigureResponse"][];
             findings: components["schemas"]["BenchFindingResponse"][];
             likeTypes: string[];
+            likeness: components["schemas"]["LikenessResponse"][];
             line: components["schemas"]["SweptLineResponse"] | null;
             /** @enum {string|null} */
-            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL" | null;
             ownCable: components["schemas"]["OwnCableResponse"] | null;
             readings: components["schemas"]["ReadingResultResponse"][];
             severalLengths: components["schemas"]["SeveralLengthsResponse"][];
@@ -1582,15 +1583,20 @@ export interface components {
             /** Format: double */
             leastDb: number;
             /** Format: double */
+            leastPer100mDb: number | null;
+            /** Format: double */
             lossDb: number;
             /** Format: double */
             mostDb: number;
+            /** Format: double */
+            mostPer100mDb: number | null;
             /** @enum {string|null} */
-            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL" | null;
             /** Format: double */
             per100mDb: number | null;
             /** Format: double */
             percentOfSheet: number | null;
+            uncertainty: components["schemas"]["UncertaintyTermResponse"][];
         };
         BenchFileRequest: {
             fileName: string;
@@ -1610,10 +1616,13 @@ export interface components {
             ports: number;
             /** Format: double */
             referenceOhm: number;
+            sorted: boolean;
+            uncalibrated: boolean;
+            zeroLeftOut: boolean;
         };
         BenchFindingResponse: {
             /** @enum {string} */
-            code: "MISSING" | "IMPOSSIBLE" | "THROUGH_ABOVE_BASELINE" | "LEVELS_DISAGREE" | "CONNECTORS_BELOW_NOTHING" | "SHORT_AND_LOSSY" | "BAND_NOT_SWEPT" | "SWEEP_GAINS" | "MORE_OUT_THAN_IN" | "RIPPLE_EVERYWHERE" | "MISMATCH_COUNTS" | "OTHER_VELOCITY" | "OTHER_IMPEDANCE" | "ESTIMATE" | "LEAD_STAYED_IN" | "LEAD_TAKEN_OUT";
+            code: "MISSING" | "IMPOSSIBLE" | "THROUGH_ABOVE_BASELINE" | "LEVELS_DISAGREE" | "CONNECTORS_BELOW_NOTHING" | "SHORT_AND_LOSSY" | "BAND_NOT_SWEPT" | "SWEEP_GAINS" | "MORE_OUT_THAN_IN" | "RIPPLE_EVERYWHERE" | "MISMATCH_COUNTS" | "OTHER_VELOCITY" | "OTHER_IMPEDANCE" | "ESTIMATE" | "ONE_PATH" | "CHANGE_INSIDE" | "JOINTS_RIPPLE" | "NO_VELOCITY" | "LENGTH_MAY_WRAP" | "WOULD_TELL" | "ZERO_LEFT_OUT" | "SORTED" | "NOT_CALIBRATED" | "LEAD_STAYED_IN" | "LEAD_TAKEN_OUT";
             values: {
                 [key: string]: unknown;
             };
@@ -1662,7 +1671,7 @@ export interface components {
         BenchTestSummary: {
             cableKey: string | null;
             cableName: string | null;
-            cause: components["schemas"]["CauseResponse"] | null;
+            causes: components["schemas"]["CauseResponse"][];
             demo: boolean;
             figures: components["schemas"]["BenchFigureResponse"][];
             /** Format: uuid */
@@ -1673,7 +1682,7 @@ export interface components {
             /** @enum {string} */
             method: "WATTMETER" | "THROUGH_SWEEP" | "ONE_END_SWEEP" | "LOSSES";
             /** @enum {string|null} */
-            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL" | null;
             piece: string | null;
             /** Format: uuid */
             pieceId: string | null;
@@ -1938,8 +1947,10 @@ export interface components {
         CauseResponse: {
             /** Format: double */
             amount: number;
+            /** Format: double */
+            chiSquare: number | null;
             /** @enum {string} */
-            kind: "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE";
+            kind: "JOINTS_NOT_ENTERED" | "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE";
             /** Format: double */
             share: number;
         };
@@ -2536,6 +2547,15 @@ export interface components {
             /** Format: int64 */
             setsTried: number;
         };
+        LikenessResponse: {
+            /** Format: double */
+            impedancePercent: number | null;
+            key: string;
+            /** Format: double */
+            lossPercent: number;
+            /** Format: double */
+            velocityPercent: number | null;
+        };
         Line: Omit<components["schemas"]["RunElement"], "kind"> & {
             cable?: components["schemas"]["CableSpec"];
             cableKey?: string;
@@ -2738,6 +2758,8 @@ export interface components {
             attenuationDbPer100m: number;
             /** Format: double */
             frequencyMHz: number;
+            /** Format: double */
+            uncertaintyDbPer100m: number;
         };
         OwnPrice: {
             /** Format: double */
@@ -2792,8 +2814,7 @@ export interface components {
             on: string;
         };
         PieceEventResponse: {
-            /** @enum {string|null} */
-            cause: "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE" | null;
+            causes: ("JOINTS_NOT_ENTERED" | "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE")[];
             frozen: boolean;
             /** Format: uuid */
             id: string | null;
@@ -2809,7 +2830,7 @@ export interface components {
             /** Format: date */
             on: string;
             /** @enum {string|null} */
-            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL" | null;
             /** Format: double */
             percentOfSheet: number | null;
             to: string | null;
@@ -3100,12 +3121,17 @@ export interface components {
         Reading: "WATTS" | "PERCENT" | "DB" | "S_UNITS";
         ReadingRequest: {
             baseline?: string;
+            baselineAfter?: string;
             /** Format: double */
             frequencyMHz?: number;
             /** Format: double */
             lengthM?: number;
             /** Format: double */
             lossDb?: number;
+            /** Format: double */
+            openReturnLossDb?: number;
+            /** Format: double */
+            shortedReturnLossDb?: number;
             through?: string;
         };
         ReadingResultResponse: {
@@ -3118,8 +3144,9 @@ export interface components {
             /** Format: double */
             mostDb: number | null;
             /** @enum {string|null} */
-            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | null;
+            outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL" | null;
             trouble: string | null;
+            uncertainty: components["schemas"]["UncertaintyTermResponse"][];
         };
         ReadingTakenRequest: {
             /** Format: double */
@@ -3333,7 +3360,11 @@ export interface components {
             /** Format: double */
             cableDbPer100m: number;
             /** Format: double */
+            cableUncertaintyDbPer100m: number;
+            /** Format: double */
             connectorsDb: number;
+            /** Format: double */
+            connectorsUncertaintyDb: number;
             /** Format: double */
             frequencyMHz: number;
             /** Format: double */
@@ -3514,9 +3545,13 @@ export interface components {
         SweptLineResponse: {
             /** Format: double */
             impedanceOhm: number | null;
+            /** Format: double */
+            impedanceUncertaintyOhm: number;
             isEstimate: boolean;
             /** Format: double */
             lengthM: number | null;
+            /** Format: double */
+            lengthUncertainty: number;
             /** Format: double */
             longestM: number;
             /** Format: double */
@@ -3628,6 +3663,12 @@ export interface components {
             percentAtLastTest: number;
             /** Format: double */
             percentPerYear: number;
+        };
+        UncertaintyTermResponse: {
+            /** @enum {string} */
+            source: "RESOLUTION" | "FLICKER" | "REPEATABILITY" | "DRIFT" | "METER_CLASS" | "MISMATCH" | "JOINTS_NOT_ENTERED" | "LEVELS" | "SCATTER" | "AS_READ" | "CONNECTING" | "CALIBRATION" | "NOISE" | "ESTIMATE" | "RIPPLE";
+            /** Format: double */
+            standardDb: number;
         };
         UnderstoodResponse: {
             decimalComma: boolean;

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { BenchNotes } from '../../api';
 import { QuantityField } from '../../ui';
 import { frequencyText, plain } from '../../units';
@@ -14,44 +15,81 @@ export function AtTheMeter({
   reads: 'baseline' | 'through';
   onChange: (notes: BenchNotes) => void;
 }) {
+  const [isAsked, ask] = useState(false);
+  const isReadAgain =
+    reads === 'baseline' &&
+    (isAsked || (notes.readings ?? []).some((r) => r.baselineAfter !== undefined));
   return (
-    <ul
-      aria-label={reads === 'baseline' ? 'read without the cable' : 'read through the cable'}
-      className="flex flex-col text-fine min-[700px]:text-body"
-    >
-      {(notes.readings ?? []).map((reading, i) => {
-        const at =
-          reading.frequencyMHz === undefined ? `row ${i + 1}` : frequencyText(reading.frequencyMHz);
-        return (
-          <li key={i} className="flex items-baseline justify-end gap-x-1">
-            {reads === 'baseline' ? (
-              <QuantityField
-                label={`frequency of row ${i + 1}`}
-                kind="frequency"
-                unit="mhz"
-                unitLabel="MHz"
-                value={reading.frequencyMHz}
-                show={(v) => plain(v, 4)}
-                say={frequencyText}
-                onCommit={(frequencyMHz) => onChange(withReading(notes, i, { frequencyMHz }))}
+    <div className="flex flex-col items-end">
+      <ul
+        aria-label={reads === 'baseline' ? 'read without the cable' : 'read through the cable'}
+        className="flex flex-col text-fine min-[700px]:text-body"
+      >
+        {(notes.readings ?? []).map((reading, i) => {
+          const at =
+            reading.frequencyMHz === undefined
+              ? `row ${i + 1}`
+              : frequencyText(reading.frequencyMHz);
+          return (
+            <li key={i} className="flex items-baseline justify-end gap-x-1">
+              {reads === 'baseline' ? (
+                <QuantityField
+                  label={`frequency of row ${i + 1}`}
+                  kind="frequency"
+                  unit="mhz"
+                  unitLabel="MHz"
+                  value={reading.frequencyMHz}
+                  show={(v) => plain(v, 4)}
+                  say={frequencyText}
+                  onCommit={(frequencyMHz) => onChange(withReading(notes, i, { frequencyMHz }))}
+                />
+              ) : (
+                <span className="text-soft">{at}</span>
+              )}
+              <input
+                aria-label={`${reads === 'baseline' ? 'without' : 'through'} the cable at ${at}`}
+                className="in-place figures min-h-6 w-[12ch] text-right"
+                placeholder="48 or 47-49"
+                maxLength={60}
+                autoComplete="off"
+                spellCheck={false}
+                value={reading[reads] ?? ''}
+                onChange={(e) =>
+                  onChange(withReading(notes, i, { [reads]: textOf(e.target.value) }))
+                }
               />
-            ) : (
-              <span className="text-soft">{at}</span>
-            )}
-            <input
-              aria-label={`${reads === 'baseline' ? 'without' : 'through'} the cable at ${at}`}
-              className="in-place figures min-h-6 w-[12ch] text-right"
-              placeholder="48 or 47-49"
-              maxLength={60}
-              autoComplete="off"
-              spellCheck={false}
-              value={reading[reads] ?? ''}
-              onChange={(e) => onChange(withReading(notes, i, { [reads]: textOf(e.target.value) }))}
-            />
-            <span className="text-soft">W</span>
-          </li>
-        );
-      })}
-    </ul>
+              <span className="text-soft">W</span>
+              {isReadAgain && (
+                <>
+                  <input
+                    aria-label={`without the cable once more at ${at}`}
+                    className="in-place figures min-h-6 w-[7ch] text-right"
+                    placeholder="after"
+                    maxLength={60}
+                    autoComplete="off"
+                    spellCheck={false}
+                    value={reading.baselineAfter ?? ''}
+                    onChange={(e) =>
+                      onChange(withReading(notes, i, { baselineAfter: textOf(e.target.value) }))
+                    }
+                  />
+                  <span className="text-soft">W</span>
+                </>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {reads === 'baseline' && !isReadAgain && (
+        <button
+          type="button"
+          className="quiet text-fine"
+          title="then the drift of the radio is known, not guessed"
+          onClick={() => ask(true)}
+        >
+          Read it once more after
+        </button>
+      )}
+    </div>
   );
 }

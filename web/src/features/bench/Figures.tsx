@@ -1,5 +1,6 @@
 import type { BenchFigure } from '../../api';
 import { fixed, frequencyText, per100, unitsBeside } from '../../units';
+import { Interval } from './Interval';
 import { LossStrip } from './LossStrip';
 import { OutcomeMark } from './OutcomeMark';
 
@@ -33,12 +34,20 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
               <td className="whitespace-nowrap">{frequencyText(f.frequencyMHz)}</td>
               <td className="figures whitespace-nowrap">
                 {fixed(f.lossDb, 2)}{' '}
-                <span className="text-small text-soft">
-                  {fixed(f.leastDb, 2)} to {fixed(f.mostDb, 2)}
-                </span>
+                <Interval
+                  at={frequencyText(f.frequencyMHz)}
+                  leastDb={f.leastDb}
+                  mostDb={f.mostDb}
+                  terms={f.uncertainty}
+                />
               </td>
-              <td className="figures">
-                {f.per100mDb === null ? '–' : fixed(per100(f.per100mDb), 1)}
+              <td className="figures whitespace-nowrap">
+                {f.per100mDb === null ? '–' : fixed(per100(f.per100mDb), 1)}{' '}
+                {f.mostPer100mDb !== null && f.leastPer100mDb !== null && (
+                  <span className="text-small text-soft">
+                    ± {fixed(per100(f.mostPer100mDb - f.leastPer100mDb) / 2, 1)}
+                  </span>
+                )}
               </td>
               <td className="figures">{f.expectedDb === null ? '–' : fixed(f.expectedDb, 2)}</td>
               <td className="figures">

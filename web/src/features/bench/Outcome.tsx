@@ -28,6 +28,7 @@ export function Outcome({ notes, analysis, types, stored, isStale, children }: P
       : analysis
         ? benchSentences(analysis, notes.piece ?? '', type, nameOf)
         : ['Working it out …'];
+  const told = (analysis?.findings ?? []).filter((f) => f.code !== 'CHANGE_INSIDE');
   return (
     <aside
       aria-label="what it says"
@@ -46,9 +47,9 @@ export function Outcome({ notes, analysis, types, stored, isStale, children }: P
           <Sentence text={sentence} />
         </p>
       ))}
-      {analysis && analysis.findings.length > 0 && (
+      {told.length > 0 && (
         <ul className="flex flex-col gap-1.5 border-l-[3px] border-blue pl-2.5">
-          {analysis.findings.map((f, i) => (
+          {told.map((f, i) => (
             <li key={i}>{benchFindingText(f)}</li>
           ))}
         </ul>
@@ -72,11 +73,11 @@ function Parted({ analysis }: { analysis: BenchAnalysis }) {
       <ul className="text-fine">
         {analysis.severalLengths.map((p) => (
           <li key={p.frequencyMHz} className="figures">
-            {frequencyText(p.frequencyMHz)}: {fixed(per100(p.cableDbPer100m), 1)}{' '}
-            {unitsBeside().loss}
+            {frequencyText(p.frequencyMHz)}: {fixed(per100(p.cableDbPer100m), 1)} ±{' '}
+            {fixed(per100(p.cableUncertaintyDbPer100m), 1)} {unitsBeside().loss}
             {p.sheetDbPer100m !== null && `, sheet ${fixed(per100(p.sheetDbPer100m), 1)}`};
-            connectors {fixed(p.connectorsDb, 2)} dB
-            {p.residualDb !== null && `, ± ${fixed(p.residualDb, 2)}`}
+            connectors {fixed(p.connectorsDb, 2)} ± {fixed(p.connectorsUncertaintyDb, 2)} dB
+            {p.residualDb !== null && `, off the line by ${fixed(p.residualDb, 2)}`}
           </li>
         ))}
       </ul>

@@ -3,6 +3,7 @@ import { usePreferences } from '../../app/preferences';
 import { QuantityField, useNarrow } from '../../ui';
 import { fixed, frequencyText, lengthFigure, lengthText, plain } from '../../units';
 import { capital } from '../../words';
+import { Interval } from './Interval';
 import { LossStrip } from './LossStrip';
 import type { Reading } from './notes';
 import { withAnotherLevel, withoutReading, withReading } from './notes';
@@ -40,9 +41,12 @@ export function ReadingRow({
   const loss = result?.lossDb != null && (
     <>
       {fixed(result.lossDb, 2)}{' '}
-      <span className="text-small text-soft">
-        {fixed(result.leastDb ?? 0, 2)} to {fixed(result.mostDb ?? 0, 2)}
-      </span>
+      <Interval
+        at={at}
+        leastDb={result.leastDb ?? 0}
+        mostDb={result.mostDb ?? 0}
+        terms={result.uncertainty}
+      />
     </>
   );
   const strip = result?.lossDb != null && (

@@ -25,6 +25,9 @@ const FIGURE: BenchFigure = {
   excessDb: 0.8,
   percentOfSheet: 133,
   outcome: 'WORSE',
+  leastPer100mDb: 15.5,
+  mostPer100mDb: 16.5,
+  uncertainty: [],
 };
 
 const NOTHING: BenchAnalysis = {
@@ -35,8 +38,9 @@ const NOTHING: BenchAnalysis = {
   severalLengths: [],
   outcome: null,
   worst: null,
-  cause: null,
+  causes: [],
   likeTypes: [],
+  likeness: [],
   ownCable: null,
   findings: [],
 };
@@ -53,7 +57,7 @@ describe('the verdict in sentences', () => {
       figures: [FIGURE],
       outcome: 'WORSE',
       worst: FIGURE,
-      cause: { kind: 'CONTACT', share: 1, amount: 0.78 },
+      causes: [{ kind: 'CONTACT', share: 1, amount: 0.78, chiSquare: 1 }],
     });
     expect(verdict).toBe(
       'Quay 20 loses 0.80 dB (33 %) more than RG-213 should at 145 MHz: 3.20 dB where 2.40 dB are expected.',
@@ -73,10 +77,13 @@ describe('the verdict in sentences', () => {
       figures: [FIGURE],
       outcome: 'WORSE',
       worst: FIGURE,
-      likeTypes: ['rg-58', 'rg-8x'],
+      likeness: [
+        { key: 'rg-58', lossPercent: 4, velocityPercent: null, impedancePercent: null },
+        { key: 'rg-8x', lossPercent: 6, velocityPercent: null, impedancePercent: null },
+      ],
       findings: [{ code: 'OTHER_VELOCITY', values: {} }],
     });
-    expect(said[1]).toBe('It measures like RG-58 or RG-8X.');
+    expect(said[1]).toBe('It measures like RG-58 (loss within 4 %); or RG-8X (loss within 6 %).');
     expect(said[2]).toContain('another cable than its label says');
   });
 
@@ -89,10 +96,14 @@ describe('the verdict in sentences', () => {
 
   it('says what a cable of no known type is like, and that nothing was read', () => {
     expect(say({})).toEqual(['Nothing has been read yet.']);
-    expect(say({ figures: [FIGURE], likeTypes: ['rg-213'] })).toEqual([
-      'Quay 20 loses 3.20 dB at 145 MHz.',
-      'It measures like RG-213.',
-    ]);
+    expect(
+      say({
+        figures: [FIGURE],
+        likeness: [
+          { key: 'rg-213', lossPercent: 2, velocityPercent: null, impedancePercent: null },
+        ],
+      }),
+    ).toEqual(['Quay 20 loses 3.20 dB at 145 MHz.', 'It measures like RG-213 (loss within 2 %).']);
   });
 
   it('has a sentence with the number for every finding, and the server’s own for the rest', () => {

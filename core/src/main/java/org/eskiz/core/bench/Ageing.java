@@ -28,6 +28,11 @@ public record Ageing(double percentPerYear, double percentAtLastTest, Optional<I
     /** Of the normal distribution, for 95 %. */
     private static final double Z = 1.96;
 
+    /** Whether it goes one way for sure; where its interval spans zero, no date can be made of it. */
+    public boolean isCertain() {
+        return interval.map(i -> i.least > 0 || i.most < 0).orElse(true);
+    }
+
     /** From the least slope to the most, in percent a year. */
     public record Interval(double least, double most) {}
 

@@ -66,8 +66,8 @@ public record MeasuredLine(
     private static final double CONNECTING_DB = 0.015;
 
     private static final double CALIBRATION_SHARE = 0.005;
-    private static final double ESTIMATE_DB = 0.05;
-    private static final double ESTIMATE_SHARE = 0.05;
+    static final double ESTIMATE_DB = 0.05;
+    static final double ESTIMATE_SHARE = 0.05;
 
     /** Standard deviation over median of the magnitudes, and that of a median over that of a mean: of the normal distribution. */
     private static final double NORMAL_PER_MEDIAN = 1.4826;

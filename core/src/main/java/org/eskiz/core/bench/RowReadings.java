@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.stream.DoubleStream;
 
 /** The readings of a test, row by row: of a wattmeter, or losses that were read as such. */
 final class RowReadings {
@@ -127,8 +128,34 @@ final class RowReadings {
                     ? Optional.empty()
                     : Optional.of(LossPoint.within(frequencyMHz, loss.lossDb().getAsDouble(), AS_READ_DB));
         }
+        if (row instanceof TestRow.OfReturnLoss returned) {
+            return returned(frequencyMHz, returned);
+        }
         TestRow.OfPower power = (TestRow.OfPower) row;
         return power.through().isBlank() ? Optional.empty() : Optional.of(point(frequencyMHz, power));
+    }
+
+    /** Both looks together are the loss; one alone is off by whatever the cable reflects. */
+    private static Optional<LossPoint> returned(double frequencyMHz, TestRow.OfReturnLoss row) {
+        List<Double> both = DoubleStream.concat(row.openDb().stream(), row.shortedDb().stream())
+                .boxed()
+                .toList();
+        if (both.isEmpty()) {
+            return Optional.empty();
+        }
+        double lossDb = both.stream().mapToDouble(d -> d).average().orElseThrow() / 2;
+        LossPoint point = LossPoint.within(frequencyMHz, lossDb, AS_READ_DB);
+        return Optional.of(
+                both.size() == 2
+                        ? point
+                        : new LossPoint(
+                                frequencyMHz,
+                                lossDb,
+                                point.uncertainty()
+                                        .with(
+                                                Uncertainty.Source.ESTIMATE,
+                                                MeasuredLine.ESTIMATE_DB
+                                                        + MeasuredLine.ESTIMATE_SHARE * Math.abs(lossDb))));
     }
 
     private LossPoint point(double frequencyMHz, TestRow.OfPower row) {

@@ -51,9 +51,16 @@ public record TestAnalysis(
     /**
      * A type made of the test.
      *
-     * @param frequenciesMHz that were measured, thinned out: where its data sheet would have rows
+     * @param points that were measured, thinned out: where its data sheet would have rows
      */
-    public record MadeCable(OwnCable cable, List<Double> frequenciesMHz) {}
+    public record MadeCable(OwnCable cable, List<OwnPoint> points) {}
+
+    /**
+     * A row of it.
+     *
+     * @param uncertaintyDbPer100m of what was measured there, expanded
+     */
+    public record OwnPoint(double frequencyMHz, double uncertaintyDbPer100m) {}
 
     private static final int MOST_OWN_POINTS = 12;
     private static final int MOST_LIKE = 3;
@@ -318,14 +325,10 @@ public record TestAnalysis(
             }
             OwnCable own =
                     OwnCable.of(measured, lengthM.getAsDouble(), subject.temperatureC(), isOneOfTheJoints(causes));
-            List<Double> rows = MeasuredLine.evenly(
-                            measured.stream()
-                                    .map(LossPoint::frequencyMHz)
-                                    .distinct()
-                                    .toList(),
-                            MOST_OWN_POINTS)
-                    .stream()
-                    .filter(f -> own.sheetDbPer100m(f) > 0)
+            List<OwnPoint> rows = MeasuredLine.evenly(measured, MOST_OWN_POINTS).stream()
+                    .filter(p -> own.sheetDbPer100m(p.frequencyMHz()) > 0)
+                    .map(p ->
+                            new OwnPoint(p.frequencyMHz(), p.uncertainty().expandedDb() * 100 / lengthM.getAsDouble()))
                     .toList();
             return rows.isEmpty() ? Optional.empty() : Optional.of(new MadeCable(own, rows));
         }

@@ -14,6 +14,14 @@ public sealed interface TestRow {
     record OfLoss(OptionalDouble frequencyMHz, OptionalDouble lengthM, OptionalDouble lossDb) implements TestRow {}
 
     /**
+     * Return losses of one end that another instrument has told, with the far end open and with it shorted: the way there and
+     * back, so half of one, or a quarter of both, is the loss.
+     */
+    record OfReturnLoss(
+            OptionalDouble frequencyMHz, OptionalDouble lengthM, OptionalDouble openDb, OptionalDouble shortedDb)
+            implements TestRow {}
+
+    /**
      * A wattmeter, without the cable and through it.
      *
      * @param baseline as it was typed, empty for not yet

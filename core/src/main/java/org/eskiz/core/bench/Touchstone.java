@@ -19,6 +19,9 @@ import org.eskiz.core.unit.Decibels;
  */
 public final class Touchstone {
 
+    /** A line that stands before a sweep of an analyser that was not calibrated, and so goes wherever the file goes. */
+    public static final String UNCALIBRATED = "! not calibrated\n";
+
     /** More points than any analyser takes. */
     public static final int MOST_POINTS = 100_001;
 
@@ -39,6 +42,7 @@ public final class Touchstone {
     private boolean hasOptions;
     private boolean inNoise;
     private boolean isSkipped;
+    private boolean isUncalibrated;
     private boolean isLeftOut;
     private boolean isOutOfOrder;
     private boolean isReferenceNext;
@@ -50,8 +54,9 @@ public final class Touchstone {
      *
      * @param hadZero whether there was a point at 0 Hz, which is left out
      * @param wasSorted whether its points were out of order
+     * @param isUncalibrated whether a comment says that the analyser was not calibrated
      */
-    public record Reading(Sweep sweep, boolean hadZero, boolean wasSorted) {}
+    public record Reading(Sweep sweep, boolean hadZero, boolean wasSorted, boolean isUncalibrated) {}
 
     /** How a complex number is written. */
     public enum Form {
@@ -109,6 +114,7 @@ public final class Touchstone {
             number++;
             String line = lines.next();
             int comment = line.indexOf('!');
+            file.isUncalibrated |= line.strip().equals(UNCALIBRATED.strip());
             file.line(number, (comment < 0 ? line : line.substring(0, comment)).strip());
         }
         if (file.numbers.isEmpty()) {
@@ -322,7 +328,7 @@ public final class Touchstone {
         if (isOutOfOrder) {
             sort();
         }
-        return new Reading(sweep(), isLeftOut, isOutOfOrder);
+        return new Reading(sweep(), isLeftOut, isOutOfOrder, isUncalibrated);
     }
 
     private void sort() {

@@ -96,7 +96,8 @@ public record Upkeep(
                         history.lastTest(),
                         history.since(),
                         history.outings(),
-                        ageing.map(a -> new TestAgain.Trend(percentLeft(history, limit), a.percentPerYear())),
+                        ageing.filter(Ageing::isCertain)
+                                .map(a -> new TestAgain.Trend(percentLeft(history, limit), a.percentPerYear())),
                         intervals));
     }
 

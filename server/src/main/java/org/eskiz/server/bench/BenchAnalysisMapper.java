@@ -1,13 +1,16 @@
 package org.eskiz.server.bench;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.eskiz.core.bench.BenchTest;
 import org.eskiz.core.bench.Expectation;
+import org.eskiz.core.bench.Likeness;
 import org.eskiz.core.bench.MeasuredLine;
 import org.eskiz.core.bench.RowResult;
 import org.eskiz.core.bench.SeveralLengths;
@@ -16,15 +19,18 @@ import org.eskiz.core.bench.Sweep;
 import org.eskiz.core.bench.SweptLine;
 import org.eskiz.core.bench.TestAnalysis;
 import org.eskiz.core.bench.TestSubject;
-import org.eskiz.core.bench.TypeSheet;
+import org.eskiz.core.bench.Touchstone;
+import org.eskiz.core.bench.Uncertainty;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.CauseResponse;
+import org.eskiz.server.bench.BenchAnalysisResponse.LikenessResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.OwnCableResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.OwnPointResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.ReadingResultResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.SeveralLengthsResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.SweptLineResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.SweptPointResponse;
+import org.eskiz.server.bench.BenchAnalysisResponse.UncertaintyTermResponse;
 
 /** From what a test comes to, to how it is answered. */
 final class BenchAnalysisMapper {
@@ -39,11 +45,17 @@ final class BenchAnalysisMapper {
         this.analysis = analysis;
     }
 
-    static BenchAnalysisResponse response(BenchTest test, TestAnalysis analysis) {
-        return new BenchAnalysisMapper(test, analysis).response();
+    /**
+     * The answer.
+     *
+     * @param sweeps files that it rests on
+     */
+    static BenchAnalysisResponse response(
+            BenchTest test, TestAnalysis analysis, Collection<Touchstone.Reading> sweeps) {
+        return new BenchAnalysisMapper(test, analysis).response(sweeps);
     }
 
-    private BenchAnalysisResponse response() {
+    private BenchAnalysisResponse response(Collection<Touchstone.Reading> sweeps) {
         return new BenchAnalysisResponse(
                 analysis.rows().stream().map(BenchAnalysisMapper::row).toList(),
                 analysis.figures().stream().map(BenchAnalysisMapper::figure).toList(),
@@ -54,12 +66,31 @@ final class BenchAnalysisMapper {
                         .toList(),
                 analysis.outcome().orElse(null),
                 analysis.worst().map(BenchAnalysisMapper::figure).orElse(null),
-                analysis.cause()
-                        .map(c -> new CauseResponse(c.kind(), c.share(), c.amount()))
-                        .orElse(null),
-                analysis.likeTypes().stream().map(TypeSheet::key).toList(),
+                analysis.causes().stream()
+                        .map(c -> new CauseResponse(c.kind(), c.share(), c.amount(), c.chiSquare()))
+                        .toList(),
+                analysis.likeTypes().stream().map(l -> l.type().key()).toList(),
+                analysis.likeTypes().stream().map(BenchAnalysisMapper::likeness).toList(),
                 analysis.ownCable().map(BenchAnalysisMapper::ownCable).orElse(null),
-                analysis.findings().stream().map(TestFindingMapper::response).toList());
+                Stream.concat(
+                                TestFindingMapper.ofFiles(sweeps).stream(),
+                                analysis.findings().stream().map(TestFindingMapper::response))
+                        .toList());
+    }
+
+    private static LikenessResponse likeness(Likeness l) {
+        return new LikenessResponse(
+                l.type().key(), 100 * l.lossShare(), percent(l.velocityShare()), percent(l.impedanceShare()));
+    }
+
+    private static Double percent(OptionalDouble share) {
+        return share.isPresent() ? 100 * share.getAsDouble() : null;
+    }
+
+    private static List<UncertaintyTermResponse> terms(Uncertainty uncertainty) {
+        return uncertainty.terms().stream()
+                .map(t -> new UncertaintyTermResponse(t.source(), t.standardDb()))
+                .toList();
     }
 
     private static ReadingResultResponse row(RowResult row) {
@@ -70,6 +101,7 @@ final class BenchAnalysisMapper {
                         p.mostDb(),
                         nullable(row.expectedDb()),
                         row.outcome().orElse(null),
+                        terms(p.uncertainty()),
                         null))
                 .orElseGet(() -> new ReadingResultResponse(
                         null,
@@ -77,6 +109,7 @@ final class BenchAnalysisMapper {
                         null,
                         null,
                         null,
+                        List.of(),
                         row.trouble().map(Throwable::getMessage).orElse(null)));
     }
 
@@ -92,7 +125,17 @@ final class BenchAnalysisMapper {
                 judged.map(Judged::allowedDb).orElse(null),
                 judged.map(Judged::excessDb).orElse(null),
                 judged.map(j -> 100 * f.point().lossDb() / j.expectedDb()).orElse(null),
-                judged.map(Judged::outcome).orElse(null));
+                judged.map(Judged::outcome).orElse(null),
+                scaled(f, f.point().leastDb()),
+                scaled(f, f.point().mostDb()),
+                terms(judged.map(Judged::uncertainty).orElse(f.point().uncertainty())));
+    }
+
+    /** Another loss per 100 m, as the figure itself is. */
+    private static Double scaled(TestAnalysis.Figure f, double lossDb) {
+        return f.per100mDb().isPresent()
+                ? f.per100mDb().getAsDouble() * lossDb / f.point().lossDb()
+                : null;
     }
 
     private static SweptLineResponse line(SweptLine swept) {
@@ -101,11 +144,13 @@ final class BenchAnalysisMapper {
                 nullable(swept.lengthByTypeM()),
                 nullable(swept.velocityFactor()),
                 swept.longestM(),
-                swept.line().isEstimate());
+                swept.line().isEstimate(),
+                swept.line().certainty().impedanceOhm(),
+                swept.lengthUncertainty());
     }
 
     private List<SweptPointResponse> curve(SweptLine swept) {
-        Optional<Expectation> expectation = subject.expectation(swept.lengthM());
+        Optional<Expectation> expectation = swept.expectation();
         List<Integer> all =
                 IntStream.range(0, swept.line().points().size()).boxed().toList();
         return MeasuredLine.evenly(all, MOST_DRAWN).stream()
@@ -139,6 +184,8 @@ final class BenchAnalysisMapper {
                 frequencyMHz,
                 100 * lengths.cableDbPerM(),
                 lengths.connectorsDb(),
+                100 * lengths.certainty().cableDbPerM(),
+                lengths.certainty().connectorsDb(),
                 nullable(lengths.residualDb()),
                 subject.type()
                         .map(t -> t.cable().attenuation().dbPer100m(frequencyMHz, subject.temperatureC()))
@@ -151,8 +198,11 @@ final class BenchAnalysisMapper {
                 made.cable().attenuation().k2(),
                 made.cable().jointsDb(),
                 made.cable().worstResidualDb(),
-                made.frequenciesMHz().stream()
-                        .map(f -> new OwnPointResponse(f, made.cable().sheetDbPer100m(f)))
+                made.points().stream()
+                        .map(p -> new OwnPointResponse(
+                                p.frequencyMHz(),
+                                made.cable().sheetDbPer100m(p.frequencyMHz()),
+                                p.uncertaintyDbPer100m()))
                         .toList());
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.eskiz.core.bench.Cause;
 import org.eskiz.core.bench.SheetDeviation;
+import org.eskiz.core.bench.Uncertainty;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,8 +17,10 @@ import org.jspecify.annotations.Nullable;
  * @param severalLengths cable and connectors parted, where pieces of different lengths were read
  * @param outcome against what the type promises; null where no type is known or nothing was read
  * @param worst the figure that lies farthest off; null where there is no outcome
- * @param cause of what is lost too much; null where none can be claimed
+ * @param causes of what is lost too much, the best first: one where the readings leave one, several where they leave rivals, none
+ *     where they leave nothing
  * @param likeTypes keys of types whose sheet these losses fit, the best first
+ * @param likeness how well each of them fits
  * @param ownCable law of a type made of the test; null where there is too little to make one
  * @param findings what the operator should know
  */
@@ -29,8 +32,9 @@ record BenchAnalysisResponse(
         List<SeveralLengthsResponse> severalLengths,
         SheetDeviation.@Nullable Outcome outcome,
         @Nullable BenchFigureResponse worst,
-        @Nullable CauseResponse cause,
+        List<CauseResponse> causes,
         List<String> likeTypes,
+        List<LikenessResponse> likeness,
         @Nullable OwnCableResponse ownCable,
         List<BenchFindingResponse> findings) {
 
@@ -38,6 +42,7 @@ record BenchAnalysisResponse(
      * What a reading comes to.
      *
      * @param lossDb null where there is not enough in it yet
+     * @param uncertainty of the loss, term by term
      * @param trouble what is wrong with it, in a sentence; null for nothing
      */
     record ReadingResultResponse(
@@ -46,7 +51,28 @@ record BenchAnalysisResponse(
             @Nullable Double mostDb,
             @Nullable Double expectedDb,
             SheetDeviation.@Nullable Outcome outcome,
+            List<UncertaintyTermResponse> uncertainty,
             @Nullable String trouble) {}
+
+    /**
+     * A term of an uncertainty: they are added in squares, and the interval is twice their root to either side.
+     *
+     * @param standardDb standard uncertainty
+     */
+    record UncertaintyTermResponse(Uncertainty.Source source, double standardDb) {}
+
+    /**
+     * How well a type fits.
+     *
+     * @param lossPercent by how much its losses miss the sheet on the mean
+     * @param velocityPercent by how much the velocity factor is off; null where it was not measured
+     * @param impedancePercent likewise
+     */
+    record LikenessResponse(
+            String key,
+            double lossPercent,
+            @Nullable Double velocityPercent,
+            @Nullable Double impedancePercent) {}
 
     /**
      * A loss at one frequency.
@@ -55,6 +81,8 @@ record BenchAnalysisResponse(
      * @param expectedDb null where the type or the length is not
      * @param excessDb what is lost more than expected
      * @param percentOfSheet the loss over what is expected, times 100
+     * @param leastPer100mDb of {@code per100mDb} as of {@code lossDb}; null where the length is not known
+     * @param uncertainty of the comparison, term by term; empty in tests that were stored before it was kept
      */
     record BenchFigureResponse(
             double frequencyMHz,
@@ -66,7 +94,15 @@ record BenchAnalysisResponse(
             @Nullable Double allowedDb,
             @Nullable Double excessDb,
             @Nullable Double percentOfSheet,
-            SheetDeviation.@Nullable Outcome outcome) {}
+            SheetDeviation.@Nullable Outcome outcome,
+            @Nullable Double leastPer100mDb,
+            @Nullable Double mostPer100mDb,
+            List<UncertaintyTermResponse> uncertainty) {
+
+        BenchFigureResponse {
+            uncertainty = uncertainty == null ? List.of() : uncertainty;
+        }
+    }
 
     /**
      * A line as a sweep shows it.
@@ -75,13 +111,17 @@ record BenchAnalysisResponse(
      * @param velocityFactor by its length; null where that is not known
      * @param longestM the longest line these steps can follow, at the velocity factor of its type or 0.66
      * @param isEstimate whether it rests on one look into one end
+     * @param impedanceUncertaintyOhm to either side; 0 where there is no impedance
+     * @param lengthUncertainty of length and velocity factor, to either side, as a share
      */
     record SweptLineResponse(
             @Nullable Double impedanceOhm,
             @Nullable Double lengthM,
             @Nullable Double velocityFactor,
             double longestM,
-            boolean isEstimate) {}
+            boolean isEstimate,
+            double impedanceUncertaintyOhm,
+            double lengthUncertainty) {}
 
     /**
      * One point of a curve.
@@ -96,16 +136,28 @@ record BenchAnalysisResponse(
             @Nullable Double per100mDb,
             @Nullable Double expectedDb) {}
 
-    /** Cable and connectors, parted at one frequency. */
+    /** Cable and connectors, parted at one frequency; both with what they may be off by, to either side. */
     record SeveralLengthsResponse(
             double frequencyMHz,
             double cableDbPer100m,
             double connectorsDb,
+            double cableUncertaintyDbPer100m,
+            double connectorsUncertaintyDb,
             @Nullable Double residualDb,
             @Nullable Double sheetDbPer100m) {}
 
-    /** The likely cause, its share of the excess, and how much of it there is. */
-    record CauseResponse(Cause.Kind kind, double share, double amount) {}
+    /**
+     * A likely cause.
+     *
+     * @param share of the excess that it explains; below 1 where two together explain it
+     * @param amount dB for a contact, share of the expected loss for what is proportional, else dB at the highest frequency
+     * @param chiSquare how badly it fits; null in tests that were stored before it was kept
+     */
+    record CauseResponse(
+            Cause.Kind kind,
+            double share,
+            double amount,
+            @Nullable Double chiSquare) {}
 
     /**
      * A law fitted to the losses.
@@ -116,7 +168,12 @@ record BenchAnalysisResponse(
     record OwnCableResponse(
             double k1, double k2, double jointsDb, double worstResidualDb, List<OwnPointResponse> points) {}
 
-    record OwnPointResponse(double frequencyMHz, double attenuationDbPer100m) {}
+    /**
+     * A row of a data sheet made of a test.
+     *
+     * @param uncertaintyDbPer100m to either side
+     */
+    record OwnPointResponse(double frequencyMHz, double attenuationDbPer100m, double uncertaintyDbPer100m) {}
 
     /**
      * Something the operator should know.
@@ -155,6 +212,24 @@ record BenchAnalysisResponse(
         OTHER_IMPEDANCE,
         /** It rests on one look into one end. */
         ESTIMATE,
+        /** The sweep was measured from one side. */
+        ONE_PATH,
+        /** Something inside reflects. */
+        CHANGE_INSIDE,
+        /** Joints at the ends ripple over the sweep. */
+        JOINTS_RIPPLE,
+        /** The sweep cannot tell the velocity factor. */
+        NO_VELOCITY,
+        /** A longer piece would look like a shorter one. */
+        LENGTH_MAY_WRAP,
+        /** What would decide where nothing can be told. */
+        WOULD_TELL,
+        /** A point at 0 Hz is left out. */
+        ZERO_LEFT_OUT,
+        /** Points out of order were sorted. */
+        SORTED,
+        /** The analyser was not calibrated. */
+        NOT_CALIBRATED,
         /** The lead at the baseline stayed in. */
         LEAD_STAYED_IN,
         /** The lead was taken out, and its loss is added. */

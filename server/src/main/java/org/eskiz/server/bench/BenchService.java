@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.core.bench.BenchTest;
 import org.eskiz.core.bench.TestAnalysis;
+import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
@@ -233,14 +234,14 @@ class BenchService {
                 ? analysis.line().lengthM()
                 : request.lengthM();
         return new StoredSummary(
-                name, lengthM, analysis.outcome(), analysis.cause(), analysis.worst(), analysis.figures());
+                name, lengthM, analysis.outcome(), null, analysis.causes(), analysis.worst(), analysis.figures());
     }
 
     private BenchAnalysisResponse analysis(BenchTestRequest request, Catalogue catalogue) {
-        var mapper = new BenchTestMapper(
-                catalogue, files.sweeps(request), settings.get().tolerances());
+        Map<UUID, Touchstone.Reading> sweeps = files.sweeps(request);
+        var mapper = new BenchTestMapper(catalogue, sweeps, settings.get().tolerances());
         BenchTest test = mapper.test(request);
-        return BenchAnalysisMapper.response(test, TestAnalysis.of(test, mapper.known()));
+        return BenchAnalysisMapper.response(test, TestAnalysis.of(test, mapper.known()), sweeps.values());
     }
 
     private ValidationErrors check(BenchTestRequest request, Catalogue catalogue) {
@@ -326,7 +327,7 @@ class BenchService {
                 day.cableName(),
                 day.lengthM(),
                 day.outcome(),
-                day.cause(),
+                day.causes(),
                 day.worst(),
                 day.figures(),
                 test.madeTypes.stream()

@@ -12,9 +12,11 @@ import org.eskiz.core.bench.Expectation;
 import org.eskiz.core.bench.Lead;
 import org.eskiz.core.bench.PowerReading.Repeatability;
 import org.eskiz.core.bench.Sweep;
+import org.eskiz.core.bench.TestJoint;
 import org.eskiz.core.bench.TestRow;
 import org.eskiz.core.bench.TestSubject;
 import org.eskiz.core.bench.TestSweeps;
+import org.eskiz.core.bench.Touchstone;
 import org.eskiz.core.bench.TypeSheet;
 import org.eskiz.core.bench.Wattmeter;
 import org.eskiz.core.cable.Attenuation;
@@ -33,9 +35,12 @@ import org.eskiz.server.operator.Settings;
  * @param sweeps by the ids of their files
  * @param tolerances by which a sheet of each provenance may be off
  */
-record BenchTestMapper(Catalogue catalogue, Map<UUID, Sweep> sweeps, Settings.Tolerances tolerances) {
+record BenchTestMapper(Catalogue catalogue, Map<UUID, Touchstone.Reading> sweeps, Settings.Tolerances tolerances) {
 
     private static final double USUAL_C = 20;
+
+    /** What most cables end in on a bench, where nobody says. */
+    private static final String USUAL_CONNECTOR = "uhf";
 
     private static final WattmeterRequest PLAIN = new WattmeterRequest(null, null, null, null, null, null, null);
 
@@ -57,7 +62,8 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Sweep> sweeps, Settings.To
                         .map(this::sheet),
                 optional(noted.lengthM()),
                 temperatureC(noted),
-                joints(noted, catalogue));
+                joints(noted, catalogue),
+                catalogue.connector(USUAL_CONNECTOR).map(BenchTestMapper::joint));
     }
 
     /** Types that a piece on the bench may be like: coaxial ones, as it was measured between two coaxial plugs. */
@@ -82,30 +88,40 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Sweep> sweeps, Settings.To
         return requireNonNullElse(noted.temperatureC(), USUAL_C);
     }
 
-    static List<InsertionLoss> joints(BenchTestRequest noted, Catalogue connectors) {
+    static List<TestJoint> joints(BenchTestRequest noted, Catalogue connectors) {
         return requireNonNullElse(noted.joints(), List.<JointInTestRequest>of()).stream()
                 .map(j -> joint(j, connectors))
                 .toList();
     }
 
-    private static InsertionLoss joint(JointInTestRequest joint, Catalogue connectors) {
-        if (joint.lossDb() != null) {
-            return new InsertionLoss.Flat(joint.lossDb());
-        }
-        Connector c = connectors.connector(joint.connectorKey()).orElseThrow();
-        return c.loss();
+    private static TestJoint joint(JointInTestRequest joint, Catalogue connectors) {
+        return joint.lossDb() == null
+                ? joint(connectors.connector(joint.connectorKey()).orElseThrow())
+                : TestJoint.of(new InsertionLoss.Flat(joint.lossDb()));
+    }
+
+    private static TestJoint joint(Connector connector) {
+        return new TestJoint(connector.loss(), connector.bump());
     }
 
     private static TestRow row(ReadingRequest reading, BenchMethod method) {
         OptionalDouble frequencyMHz = optional(reading.frequencyMHz());
         OptionalDouble lengthM = optional(reading.lengthM());
-        return method == BenchMethod.LOSSES
+        if (method != BenchMethod.LOSSES) {
+            return new TestRow.OfPower(
+                    frequencyMHz,
+                    lengthM,
+                    requireNonNullElse(reading.baseline(), ""),
+                    requireNonNullElse(reading.through(), ""),
+                    requireNonNullElse(reading.baselineAfter(), ""));
+        }
+        return reading.openReturnLossDb() == null && reading.shortedReturnLossDb() == null
                 ? new TestRow.OfLoss(frequencyMHz, lengthM, optional(reading.lossDb()))
-                : new TestRow.OfPower(
+                : new TestRow.OfReturnLoss(
                         frequencyMHz,
                         lengthM,
-                        requireNonNullElse(reading.baseline(), ""),
-                        requireNonNullElse(reading.through(), ""));
+                        optional(reading.openReturnLossDb()),
+                        optional(reading.shortedReturnLossDb()));
     }
 
     private Wattmeter meter(BenchTestRequest noted) {
@@ -151,7 +167,7 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Sweep> sweeps, Settings.To
     }
 
     private Optional<Sweep> sweep(UUID file) {
-        return Optional.ofNullable(file).map(sweeps::get);
+        return Optional.ofNullable(file).map(sweeps::get).map(Touchstone.Reading::sweep);
     }
 
     private static OptionalDouble optional(Double value) {

@@ -184,7 +184,10 @@ public record BenchTestRequest(
      * @param lengthM of another piece of the same type; null for that of the test
      * @param baseline power without the cable, as it was typed: {@code 48}, {@code 47-49}
      * @param through power through the cable
+     * @param baselineAfter the baseline once more after that; null where it was not read again
      * @param lossDb loss that was read as such
+     * @param openReturnLossDb return loss with the far end open, of which half is the loss; null where it was not read
+     * @param shortedReturnLossDb the same with the far end shorted
      */
     public record ReadingRequest(
             @Within(what = "frequency in MHz", min = 0.1, max = 30_000)
@@ -195,7 +198,14 @@ public record BenchTestRequest(
 
             @PlainText(max = 60) String baseline,
             @PlainText(max = 60) String through,
+            @PlainText(max = 60) String baselineAfter,
 
             @Within(what = "loss in dB", min = -60, max = 300)
-            Double lossDb) {}
+            Double lossDb,
+
+            @Within(what = "return loss in dB", min = -10, max = 300)
+            Double openReturnLossDb,
+
+            @Within(what = "return loss in dB", min = -10, max = 300)
+            Double shortedReturnLossDb) {}
 }

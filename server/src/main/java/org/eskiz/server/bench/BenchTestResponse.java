@@ -44,7 +44,7 @@ record BenchTestResponse(
             @Nullable String cableName,
             @Nullable Double lengthM,
             SheetDeviation.@Nullable Outcome outcome,
-            @Nullable CauseResponse cause,
+            List<CauseResponse> causes,
             @Nullable BenchFigureResponse worst,
             List<BenchFigureResponse> figures,
             List<String> madeTypes) {}

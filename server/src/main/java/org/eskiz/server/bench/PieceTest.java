@@ -16,7 +16,7 @@ import org.eskiz.core.bench.SheetDeviation;
  * @param on its day
  * @param lengthM of the piece then; empty where not known
  * @param outcome against its type; empty where there was nothing to hold it against
- * @param cause of what it lost too much; empty where none was claimed
+ * @param causes of what it lost too much, the best first; several are rivals
  * @param worstExcessDb the farthest it was off its sheet; empty where there was none
  * @param figures one a frequency
  */
@@ -26,7 +26,7 @@ public record PieceTest(
         LocalDate on,
         Optional<Double> lengthM,
         Optional<SheetDeviation.Outcome> outcome,
-        Optional<Cause.Kind> cause,
+        List<Cause.Kind> causes,
         Optional<Double> worstExcessDb,
         List<Figure> figures) {
 

@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.core.bench.PieceLoss;
+import org.eskiz.core.bench.TestJoint;
 import org.eskiz.core.cable.InsertionLoss;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.catalogue.Catalogue;
@@ -55,7 +56,9 @@ public class PieceTests {
                 || day.figures().isEmpty()) {
             return Optional.empty();
         }
-        List<InsertionLoss> joints = BenchTestMapper.joints(noted, connectors);
+        List<InsertionLoss> joints = BenchTestMapper.joints(noted, connectors).stream()
+                .map(TestJoint::pad)
+                .toList();
         double temperatureC = BenchTestMapper.temperatureC(noted);
         return Optional.of(new PieceTest(
                 revision.key.testId(),
@@ -63,7 +66,9 @@ public class PieceTests {
                 noted.testedOn(),
                 Optional.ofNullable(day.lengthM()),
                 Optional.ofNullable(day.outcome()),
-                Optional.ofNullable(day.cause()).map(BenchAnalysisResponse.CauseResponse::kind),
+                day.causes().stream()
+                        .map(BenchAnalysisResponse.CauseResponse::kind)
+                        .toList(),
                 Optional.ofNullable(day.worst()).map(BenchFigureResponse::excessDb),
                 day.figures().stream().map(f -> figure(f, joints, temperatureC)).toList()));
     }

@@ -64,7 +64,7 @@ public class SweepFileService {
             throw new InvalidRequestException(
                     "text", "this is not text but a binary file; a sweep is a text file (.s1p, .s2p)");
         }
-        Sweep sweep = sweep(text);
+        Touchstone.Reading sweep = reading(text);
         String digest = digest(text);
         return store.createOrRepeat(
                 () -> files.findByOperatorIdAndDigest(operators.current(), digest)
@@ -83,14 +83,14 @@ public class SweepFileService {
     List<BenchFileResponse> of(BenchTestRequest test) {
         return ids(test)
                 .map(id -> existing(id))
-                .map(f -> response(f, Touchstone.read(f.content)))
+                .map(f -> response(f, Touchstone.reading(f.content)))
                 .toList();
     }
 
     /** The sweeps that a test refers to, by the ids of their files. */
     @Transactional(readOnly = true)
-    Map<UUID, Sweep> sweeps(BenchTestRequest test) {
-        return ids(test).collect(Collectors.toMap(id -> id, id -> Touchstone.read(existing(id).content)));
+    Map<UUID, Touchstone.Reading> sweeps(BenchTestRequest test) {
+        return ids(test).collect(Collectors.toMap(id -> id, id -> Touchstone.reading(existing(id).content)));
     }
 
     /** Errors where a test refers to a file that is not there. */
@@ -118,7 +118,9 @@ public class SweepFileService {
     /** A sweep in the form that is asked for. */
     @Transactional(readOnly = true)
     String touchstone(UUID id, Touchstone.Form form) {
-        return Touchstone.write(Touchstone.read(existing(id).content), form);
+        Touchstone.Reading reading = Touchstone.reading(existing(id).content);
+        String text = Touchstone.write(reading.sweep(), form);
+        return reading.isUncalibrated() ? Touchstone.UNCALIBRATED + text : text;
     }
 
     @Transactional(readOnly = true)
@@ -137,15 +139,16 @@ public class SweepFileService {
                 .orElseThrow(() -> new NotFoundException("sweep", id));
     }
 
-    private static Sweep sweep(String text) {
+    private static Touchstone.Reading reading(String text) {
         try {
-            return Touchstone.read(text);
+            return Touchstone.reading(text);
         } catch (TouchstoneException e) {
             throw new InvalidRequestException("text", e.getMessage());
         }
     }
 
-    private static BenchFileResponse response(BenchFileEntity file, Sweep sweep) {
+    private static BenchFileResponse response(BenchFileEntity file, Touchstone.Reading reading) {
+        Sweep sweep = reading.sweep();
         List<Double> f = sweep.frequenciesMHz();
         return new BenchFileResponse(
                 file.id,
@@ -154,7 +157,10 @@ public class SweepFileService {
                 f.size(),
                 f.get(0),
                 f.get(f.size() - 1),
-                sweep.referenceOhm());
+                sweep.referenceOhm(),
+                reading.hadZero(),
+                reading.wasSorted(),
+                reading.isUncalibrated());
     }
 
     private static String digest(String text) {

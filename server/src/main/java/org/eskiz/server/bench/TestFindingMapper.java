@@ -1,22 +1,32 @@
 package org.eskiz.server.bench;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.eskiz.core.bench.SweepDoubt;
 import org.eskiz.core.bench.TestFinding;
 import org.eskiz.core.bench.TestFinding.BandNotSwept;
+import org.eskiz.core.bench.TestFinding.ChangeInside;
 import org.eskiz.core.bench.TestFinding.ConnectorsBelowNothing;
 import org.eskiz.core.bench.TestFinding.Doubted;
 import org.eskiz.core.bench.TestFinding.Estimate;
 import org.eskiz.core.bench.TestFinding.Impossible;
+import org.eskiz.core.bench.TestFinding.JointsRipple;
 import org.eskiz.core.bench.TestFinding.LeadStayedIn;
 import org.eskiz.core.bench.TestFinding.LeadTakenOut;
+import org.eskiz.core.bench.TestFinding.LengthMayWrap;
 import org.eskiz.core.bench.TestFinding.LevelsDisagree;
 import org.eskiz.core.bench.TestFinding.Missing;
+import org.eskiz.core.bench.TestFinding.NoVelocity;
+import org.eskiz.core.bench.TestFinding.OnePath;
 import org.eskiz.core.bench.TestFinding.OtherImpedance;
 import org.eskiz.core.bench.TestFinding.OtherVelocity;
 import org.eskiz.core.bench.TestFinding.ShortAndLossy;
 import org.eskiz.core.bench.TestFinding.ThroughAboveBaseline;
+import org.eskiz.core.bench.TestFinding.WouldTell;
+import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchAnalysisResponse.BenchFindingResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.Code;
 
@@ -52,7 +62,39 @@ final class TestFindingMapper {
             return finding(
                     Code.BAND_NOT_SWEPT, "frequenciesMHz", f.bandsMHz(), "fromMHz", f.fromMHz(), "toMHz", f.toMHz());
         }
+        return ofLine(finding);
+    }
+
+    private static BenchFindingResponse ofLine(TestFinding finding) {
+        if (finding instanceof OnePath) {
+            return finding(Code.ONE_PATH);
+        } else if (finding instanceof ChangeInside f) {
+            return finding(Code.CHANGE_INSIDE, "distanceM", f.distanceM(), "returnLossDb", f.returnLossDb());
+        } else if (finding instanceof JointsRipple f) {
+            return finding(Code.JOINTS_RIPPLE, "heightDb", f.heightDb(), "apartMHz", f.apartMHz());
+        } else if (finding instanceof NoVelocity f) {
+            return finding(Code.NO_VELOCITY, "measured", f.measured(), "uncertainty", f.uncertainty());
+        } else if (finding instanceof LengthMayWrap f) {
+            return finding(Code.LENGTH_MAY_WRAP, "longestM", f.longestM());
+        } else if (finding instanceof WouldTell f) {
+            return finding(Code.WOULD_TELL, "remedy", f.remedy(), "frequencyMHz", f.frequencyMHz());
+        }
         return ofReadings(finding);
+    }
+
+    /** What was done to files, and what is to be known of them. */
+    static List<BenchFindingResponse> ofFiles(Collection<Touchstone.Reading> sweeps) {
+        List<BenchFindingResponse> found = new ArrayList<>();
+        if (sweeps.stream().anyMatch(Touchstone.Reading::isUncalibrated)) {
+            found.add(finding(Code.NOT_CALIBRATED));
+        }
+        if (sweeps.stream().anyMatch(Touchstone.Reading::hadZero)) {
+            found.add(finding(Code.ZERO_LEFT_OUT));
+        }
+        if (sweeps.stream().anyMatch(Touchstone.Reading::wasSorted)) {
+            found.add(finding(Code.SORTED));
+        }
+        return found;
     }
 
     private static BenchFindingResponse ofReadings(TestFinding finding) {

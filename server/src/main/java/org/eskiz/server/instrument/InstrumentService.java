@@ -127,18 +127,23 @@ class InstrumentService {
     /** Fetches what a sweep gave, and keeps it before anything is made of it. */
     BenchFileResponse result(SweepResultRequest request) {
         ValidationErrors.in(request).throwIfAny();
-        Sweep sweep = session.talk(request.instrument(), DATA_MS, c -> {
+        Taken taken = session.talk(request.instrument(), DATA_MS, c -> {
             int points =
                     (int) c.askNumber("SENS:SWE:POIN?", "points of a sweep", 2, ScpiConnection.MOST_BLOCK_BYTES / 16.0);
             List<Double> f = frequenciesMHz(c.askBlock("CALC:DATA? FREQ", points));
-            return request.connection() == Connection.THROUGH
+            Sweep sweep = request.connection() == Connection.THROUGH
                     ? new Sweep.TwoPort(50, f, through(c, points))
                     : new Sweep.OnePort(50, f, parameters(c, "ONE", points));
+            return new Taken(sweep, isOn(c.ask("SENS:CORR:STAT?")));
         });
-        String suffix = sweep instanceof Sweep.TwoPort ? ".s2p" : ".s1p";
+        String suffix = taken.sweep instanceof Sweep.TwoPort ? ".s2p" : ".s1p";
         String name = request.name().replaceAll("[^\\p{L}\\p{N} ._-]", "_") + suffix;
-        return files.keep(name, Touchstone.write(sweep, Touchstone.Form.RI));
+        String text = Touchstone.write(taken.sweep, Touchstone.Form.RI);
+        return files.keep(name, taken.isCalibrated ? text : Touchstone.UNCALIBRATED + text);
     }
+
+    /** A sweep, and whether the analyser was calibrated when it was taken. */
+    private record Taken(Sweep sweep, boolean isCalibrated) {}
 
     private static List<Sweep.Scattering> through(ScpiConnection c, int points) {
         List<Complex> s11 = parameters(c, "S11", points);

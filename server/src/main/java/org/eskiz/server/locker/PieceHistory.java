@@ -110,7 +110,7 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
             case WORSE -> Optional.of(new StandingReasonResponse(Code.WORSE_THAN_SHEET, test.on(), amount));
             case BETTER_THAN_IT_CAN_BE ->
                 Optional.of(new StandingReasonResponse(Code.BETTER_THAN_CAN_BE, test.on(), amount));
-            case AS_THE_SHEET -> Optional.empty();
+            case AS_THE_SHEET, CANNOT_TELL -> Optional.empty();
         };
     }
 

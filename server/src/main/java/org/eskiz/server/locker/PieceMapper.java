@@ -230,7 +230,7 @@ class PieceMapper {
                     tested.map(Upkeep.Tested::lossDb).orElse(null),
                     percentOfSheet,
                     test == null ? null : test.outcome().orElse(null),
-                    test == null ? null : test.cause().orElse(null));
+                    test == null ? List.of() : test.causes());
         }
     }
 

@@ -43,7 +43,7 @@ record PieceResponse(
             @Nullable Double lossDb,
             @Nullable Double percentOfSheet,
             SheetDeviation.@Nullable Outcome outcome,
-            Cause.@Nullable Kind cause) {}
+            List<Cause.Kind> causes) {}
 
     enum EventKind {
         BOUGHT,

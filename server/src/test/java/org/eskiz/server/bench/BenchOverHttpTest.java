@@ -38,7 +38,16 @@ class BenchOverHttpTest {
                 .isLessThan(first.get("lossDb").asDouble());
         assertThat(first.get("expectedDb").asDouble()).isPositive();
         assertThat(analysis.get("outcome").asString()).isEqualTo("AS_THE_SHEET");
-        assertThat(analysis.get("cause").isNull()).isTrue();
+        assertThat(analysis.get("causes")).isEmpty();
+        assertThat(first.get("uncertainty"))
+                .extracting(t -> t.get("source").asString())
+                .contains("DRIFT", "FLICKER", "RESOLUTION", "REPEATABILITY", "METER_CLASS", "MISMATCH");
+        double squares = 0;
+        for (JsonNode term : first.get("uncertainty")) {
+            squares += Math.pow(term.get("standardDb").asDouble(), 2);
+        }
+        assertThat(first.get("mostDb").asDouble() - first.get("lossDb").asDouble())
+                .isCloseTo(2 * Math.sqrt(squares), within(1e-9));
 
         UUID id = UUID.randomUUID();
         String body = WATTMETER.formatted("28.0", ", \"id\": \"" + id + "\"");
@@ -51,6 +60,36 @@ class BenchOverHttpTest {
         api.post("/api/bench/tests", body).expect(201);
         api.post("/api/bench/tests", body.replace("28.0", "28.5")).expect(409);
         assertThat(log(api, id).get("figures")).hasSize(3);
+    }
+
+    @Test
+    void oneReadingOfAShortPieceCannotTellAndSaysWhatWould(Api api) {
+        String body = """
+                {"method": "WATTMETER", "cableKey": "rg-213", "lengthM": 2, "testedOn": "2026-05-02",
+                 "readings": [{"frequencyMHz": 3.65, "baseline": "50.0", "through": "49.5"%s}]}""";
+        JsonNode once = analyse(api, body.formatted(""));
+        assertThat(once.get("outcome").asString()).isEqualTo("CANNOT_TELL");
+        assertThat(once.get("findings"))
+                .anySatisfy(f -> assertThat(f.get("code").asString()).isEqualTo("WOULD_TELL"));
+        JsonNode again = analyse(api, body.formatted(", \"baselineAfter\": \"50.0\""));
+        assertThat(again.get("readings").get(0).get("uncertainty"))
+                .extracting(t -> t.get("source").asString())
+                .as("the drift is known")
+                .doesNotContain("DRIFT");
+    }
+
+    @Test
+    void returnLossesOfBothLooksAreHalvedAndOneOfThemIsAnEstimate(Api api) {
+        String body = """
+                {"method": "LOSSES", "cableKey": "rg-58", "lengthM": 20, "testedOn": "2026-05-02",
+                 "readings": [{"frequencyMHz": 145, "openReturnLossDb": 7.0%s}]}""";
+        JsonNode both = analyse(api, body.formatted(", \"shortedReturnLossDb\": 7.4"));
+        assertThat(both.get("readings").get(0).get("lossDb").asDouble()).isCloseTo(3.6, within(1e-9));
+        JsonNode one = analyse(api, body.formatted(""));
+        assertThat(one.get("readings").get(0).get("lossDb").asDouble()).isCloseTo(3.5, within(1e-9));
+        assertThat(one.get("readings").get(0).get("uncertainty"))
+                .extracting(t -> t.get("source").asString())
+                .contains("ESTIMATE");
     }
 
     @Test

@@ -71,8 +71,17 @@ class SweepsOverHttpTest {
         JsonNode bad = analyse(api, """
                 {"method": "THROUGH_SWEEP", "cableKey": "rg-213", "lengthM": 18.8,
                  "bandsMHz": [7.1, 28.5, 145, 435], "throughFileId": "%s"}""".formatted(store(api, "bad-joint-rg213.s2p")));
-        assertThat(bad.get("cause").get("kind").asString()).isEqualTo("CONTACT");
-        assertThat(bad.get("cause").get("amount").asDouble()).isCloseTo(0.5, within(0.15));
+        assertThat(bad.get("causes"))
+                .as("a bad contact, or joints that nobody entered")
+                .extracting(c -> c.get("kind").asString())
+                .containsExactly("JOINTS_NOT_ENTERED", "CONTACT");
+        assertThat(bad.get("causes").get(1).get("amount").asDouble()).isCloseTo(0.5, within(0.15));
+        JsonNode entered = analyse(api, """
+                {"method": "THROUGH_SWEEP", "cableKey": "rg-213", "lengthM": 18.8, "joints": [{"connectorKey": "n"}, {"connectorKey": "n"}],
+                 "bandsMHz": [7.1, 28.5, 145, 435], "throughFileId": "%s"}""".formatted(store(api, "bad-joint-rg213.s2p")));
+        assertThat(entered.get("causes"))
+                .extracting(c -> c.get("kind").asString())
+                .containsExactly("CONTACT");
 
         String open = store(api, "open-rg8x-30m5.s1p");
         String both = """
@@ -187,7 +196,7 @@ class SweepsOverHttpTest {
             delimiter = '|',
             value = {
                 "10 NaN 0|line 1: \"NaN\" is not a number",
-                "20 1 0_10 1 0|line 2: 10000.0 MHz does not rise",
+                "20 1 0_20 1 0|line 2: 20000.0 MHz stands in line 1 already",
                 "hello|line 1: \"hello\" is not a number",
                 "''|there is no point"
             })

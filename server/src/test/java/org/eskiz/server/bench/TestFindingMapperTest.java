@@ -7,8 +7,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.apache.commons.numbers.complex.Complex;
+import org.eskiz.core.bench.Sweep;
 import org.eskiz.core.bench.SweepDoubt;
 import org.eskiz.core.bench.TestFinding;
+import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchAnalysisResponse.Code;
 import org.junit.jupiter.api.Test;
 
@@ -25,6 +28,12 @@ class TestFindingMapperTest {
                             new TestFinding.LevelsDisagree(14.2, 1, 1.5),
                             new TestFinding.ConnectorsBelowNothing(145, -0.2),
                             new TestFinding.ShortAndLossy(0.5, 1.5),
+                            new TestFinding.OnePath(),
+                            new TestFinding.ChangeInside(11.2, 14),
+                            new TestFinding.JointsRipple(0.4, 7.5),
+                            new TestFinding.NoVelocity(1.1, 0.01),
+                            new TestFinding.LengthMayWrap(120),
+                            new TestFinding.WouldTell(TestFinding.Remedy.HIGHER_BAND, 145),
                             new TestFinding.LeadStayedIn(),
                             new TestFinding.LeadTakenOut(0.15, 145)),
                     Stream.concat(
@@ -39,6 +48,8 @@ class TestFindingMapperTest {
         for (TestFinding finding : ONE_OF_EACH) {
             codes.add(TestFindingMapper.response(finding).code());
         }
+        var file = new Touchstone.Reading(new Sweep.OnePort(50, List.of(1.0), List.of(Complex.ZERO)), true, true, true);
+        TestFindingMapper.ofFiles(List.of(file)).forEach(f -> codes.add(f.code()));
         Set<Code> all = new HashSet<>(List.of(Code.values()));
         all.remove(Code.IMPOSSIBLE);
         assertThat(codes).isEqualTo(all);
