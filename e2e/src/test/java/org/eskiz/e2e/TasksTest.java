@@ -38,6 +38,15 @@ class TasksTest {
             String stored = page.request().get("/api/settings").text();
             return stored.contains("METRES") && stored.contains("CELSIUS") && stored.contains("EUR");
         });
+        page.evaluate("""
+                async () => {
+                  const settings = await (await fetch('/api/settings')).json();
+                  await fetch('/api/settings', {
+                    method: 'PUT',
+                    headers: { 'Content-Type': 'application/json' },
+                    body: JSON.stringify({ ...settings, ownPrices: [], ledgerColumns: [] }),
+                  });
+                }""");
     }
 
     @Test
@@ -104,7 +113,7 @@ class TasksTest {
         price("Foam 10", "1.10/ft");
         assertThat(page.getByTestId("ledger")).containsText("lost, %");
         assertThat(page.getByTestId("ledger")).containsText("140 ft");
-        assertThat(sheet.row("Foam 10")).containsText(Pattern.compile("154(\\.00)?|160"));
+        assertThat(sheet.row("Foam 10")).containsText("160");
         click(band("2 m"));
         assertThat(sheet.note()).containsText(Pattern.compile("2.m"));
         inAtMost(15);
@@ -120,8 +129,8 @@ class TasksTest {
         type("SWR at the antenna", "3200 + j350");
         click(sheet.button("Open wire 600 Ω"));
         assertThat(sheet.element("Open wire 600 Ω")).isVisible();
-        put("the radio and UHF", "transformer 4:1");
-        put("the radio and transformer 4:1", "9 m RG-213");
+        put("UHF and Open wire 600 Ω", "transformer 4:1");
+        put("the radio and UHF", "9 m RG-213");
         assertThat(sheet.element("RG-213")).isVisible();
         sheet.awaitStored("rg-213");
         String plan = page.url().replaceFirst(".*/plans/([0-9a-f-]+).*", "$1");
@@ -142,10 +151,10 @@ class TasksTest {
         type("length", "4");
         click(page.getByLabel(Pattern.compile("^more about 9 cm|^more about 2.4 GHz")));
         type("antenna gain", "11");
-        assertThat(sheet.row("RG-58")).containsText("FAIL");
+        assertThat(page.getByTestId("ledger")).containsText("cable for the 4");
+        assertThat(sheet.row("RG-58")).containsText(Pattern.compile("lost|gain"));
         type("length", "0.5");
         assertThat(page.getByTestId("ledger")).containsText("cable for the 0.5");
-        assertThat(sheet.row("Foam 10")).containsText("PASS");
         inAtMost(10);
     }
 

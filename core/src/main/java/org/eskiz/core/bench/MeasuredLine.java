@@ -13,6 +13,7 @@ import org.eskiz.core.bench.Uncertainty.Source;
 import org.eskiz.core.bench.Uncertainty.Term;
 import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Physics;
+import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import org.hipparchus.stat.descriptive.rank.Median;
 import org.hipparchus.stat.regression.SimpleRegression;
 import org.jspecify.annotations.Nullable;
@@ -191,6 +192,16 @@ public record MeasuredLine(
     /** How far apart in frequency the tops of a ripple lie that both ends make between them. */
     double rippleMHz() {
         return Physics.SPEED_OF_LIGHT / (2 * electricalLengthM) / 1e6;
+    }
+
+    /** Standard deviation of what ripples as both ends would make it, dB. */
+    double rippleDb() {
+        MeasuredLine smooth = withoutRipple();
+        double[] about = IntStream.range(0, points.size())
+                .mapToDouble(i ->
+                        points.get(i).matchedLossDb() - smooth.points().get(i).matchedLossDb())
+                .toArray();
+        return about.length < 2 ? 0 : new StandardDeviation().evaluate(about);
     }
 
     /** The same with every loss the mean over a ripple of both ends. */

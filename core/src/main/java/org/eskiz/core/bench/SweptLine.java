@@ -248,9 +248,9 @@ public record SweptLine(TestSubject subject, Sweep sweep, MeasuredLine line, Opt
         return subject.type().flatMap(t -> swept(t, joints));
     }
 
-    /** Standard deviation of the ripple that joints at its ends make, dB. */
+    /** Standard deviation of the ripple that joints at its ends make, dB: no more than the sweep shows. */
     double rippleDb() {
-        return joints().map(SweptJoints::rippleDb).orElse(0.0);
+        return joints().map(j -> Math.min(j.rippleDb(), line.rippleDb())).orElse(0.0);
     }
 
     /** What changes along it and is worth a word, the strongest first; where no speed of a wave is known, nothing is. */
