@@ -392,7 +392,10 @@ export const STANDARD_WORDS: Record<
   OPEN: { what: 'Leave the end of the test lead open,', done: 'it is open' },
   SHORT: { what: 'put the short on the end of the test lead,', done: 'the short is on' },
   LOAD: { what: 'put the 50 Ω load on it,', done: 'the load is on' },
-  THRU: { what: 'join both test leads (or go on without, from one end),', done: 'they are joined' },
+  THRU: {
+    what: 'and join both test leads, or go on with one end only:',
+    done: 'through, they are joined',
+  },
   SAVE: { what: 'and', done: 'take the calibration' },
 };
 

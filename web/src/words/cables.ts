@@ -16,6 +16,9 @@ import {
 import type { LengthUnit } from '../units';
 
 export const LOSS_PER = {
+  PER_KM: 'dB per km',
+  PER_1000_FT: 'dB per 1000 ft',
+  PER_30_M: 'dB per 30 m',
   PER_100_M: 'dB per 100 m',
   PER_100_FT: 'dB per 100 ft',
   PER_M: 'dB per m',
@@ -43,6 +46,9 @@ export function typeOptions(
 /** What was understood of a pasted table. */
 export function understoodSentence(read: SheetText): string {
   const { understood: u, rows } = read;
+  if (u.lying) {
+    return `${rows.length} frequencies from left to right: ${FREQUENCY_UNITS[u.frequencyUnit]} and ${LOSS_PER[u.lossPer]}.`;
+  }
   const decimals = u.decimalComma ? ', decimal commas' : '';
   const header = u.hasHeader ? ', a header' : '';
   return `${rows.length} ${rows.length === 1 ? 'row' : 'rows'}: ${FREQUENCY_UNITS[u.frequencyUnit]} and ${LOSS_PER[u.lossPer]}, columns apart by ${u.separator}${decimals}${header}.`;

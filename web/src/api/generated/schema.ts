@@ -140,6 +140,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bench/test-exports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Some tests of the log as CSV, however many */
+        post: operations["exportSomeTests"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/bench/tests": {
         parameters: {
             query?: never;
@@ -2646,7 +2663,13 @@ export interface components {
             mostDb: number;
         };
         LossTableRequest: {
+            /** @enum {string} */
+            figure?: "LOSS" | "PERCENT_ARRIVING" | "PERCENT_LOST" | "OPEN_RETURN_LOSS" | "SHORTED_RETURN_LOSS" | "BOTH_RETURN_LOSSES";
             text: string;
+        };
+        LossTableResponse: {
+            rows: components["schemas"]["MeasuredLossResponse"][];
+            skipped: components["schemas"]["SkippedLineResponse"][];
         };
         MadeTypeRequest: {
             name: string;
@@ -2675,7 +2698,11 @@ export interface components {
             /** Format: double */
             frequencyMHz: number;
             /** Format: double */
-            lossDb: number;
+            lossDb: number | null;
+            /** Format: double */
+            openReturnLossDb: number | null;
+            /** Format: double */
+            shortedReturnLossDb: number | null;
         };
         MixesRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
@@ -3409,13 +3436,16 @@ export interface components {
             frequencyUnit?: "KHZ" | "MHZ" | "GHZ";
             /** Format: double */
             impedanceOhm?: number;
+            /** Format: int32 */
+            lossColumn?: number;
             /** @enum {string} */
-            lossPer?: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
+            lossPer?: "PER_KM" | "PER_1000_FT" | "PER_30_M" | "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
             /** Format: double */
             outerDiameterMm?: number;
             shield?: string;
             /** Format: double */
             shieldBoreMm?: number;
+            swapped?: boolean;
             text: string;
             /** Format: double */
             velocityFactor?: number;
@@ -3457,6 +3487,7 @@ export interface components {
             lossDb: number;
         };
         SkippedLineResponse: {
+            isRow: boolean;
             /** Format: int32 */
             line: number;
             text: string;
@@ -3492,6 +3523,7 @@ export interface components {
         StationRequest: {
             load?: string;
             meter?: string;
+            place?: string;
             radio?: string;
             supply?: string;
         };
@@ -3570,6 +3602,9 @@ export interface components {
             plainLossDb: number;
             /** Format: double */
             returnLossDb: number | null;
+        };
+        TestExportRequest: {
+            ids: string[];
         };
         TestInFile: {
             madeTypes?: string[];
@@ -3671,6 +3706,7 @@ export interface components {
             standardDb: number;
         };
         UnderstoodResponse: {
+            columns: string[];
             decimalComma: boolean;
             /** @enum {string} */
             frequencyUnit: "KHZ" | "MHZ" | "GHZ";
@@ -3678,7 +3714,8 @@ export interface components {
             /** Format: int32 */
             lossColumn: number;
             /** @enum {string} */
-            lossPer: "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
+            lossPer: "PER_KM" | "PER_1000_FT" | "PER_30_M" | "PER_100_M" | "PER_100_FT" | "PER_M" | "PER_FT";
+            lying: boolean;
             separator: string;
         };
         UnpricedResponse: {
@@ -3970,7 +4007,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["MeasuredLossResponse"][];
+                    "application/json": components["schemas"]["LossTableResponse"];
+                };
+            };
+        };
+    };
+    exportSomeTests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TestExportRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
                 };
             };
         };

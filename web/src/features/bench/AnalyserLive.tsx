@@ -40,10 +40,12 @@ export function AnalyserLive({
   const [percent, setPercent] = useState(0);
   const stopped = useRef(false);
   const calibrate = useMutation({
-    mutationFn: (standard: (typeof STANDARDS)[number]) => instruments.calibrate(at, standard),
-    onSuccess: (answer, standard) => {
-      setDone((d) => [...d, standard]);
-      onIdentity({ ...identity, calibrated: answer.calibrated });
+    mutationFn: async (standards: readonly (typeof STANDARDS)[number][]) => {
+      for (const standard of standards) {
+        const answer = await instruments.calibrate(at, standard);
+        setDone((d) => [...d, standard]);
+        onIdentity({ ...identity, calibrated: answer.calibrated });
+      }
     },
   });
   const run = useMutation({
@@ -62,7 +64,7 @@ export function AnalyserLive({
   useEffect(() => onBusy(run.isPending), [onBusy, run.isPending]);
   const connections: Connection[] =
     notes.method === 'THROUGH_SWEEP' ? ['THROUGH'] : ['OPEN', 'SHORT', 'LOAD'];
-  const next = STANDARDS.find((s) => !done.includes(s));
+  const next = done.includes('SAVE') ? undefined : STANDARDS.find((s) => !done.includes(s));
   const failed = calibrate.error ?? run.error;
   const field = (name: 'startMHz' | 'stopMHz', label: string) => (
     <QuantityField
@@ -79,7 +81,9 @@ export function AnalyserLive({
   return (
     <>
       <span className="flex flex-wrap items-baseline gap-x-3 text-soft">
-        {identity.calibrated ? 'It is calibrated.' : 'It is not calibrated.'}
+        {identity.calibrated
+          ? `It is calibrated${done.includes('SAVE') && !done.includes('THRU') ? ', for one end only' : ''}.`
+          : 'It is not calibrated: what is swept now is marked as such for good.'}
         {next && (
           <>
             <span>{STANDARD_WORDS[next].what}</span>
@@ -87,10 +91,20 @@ export function AnalyserLive({
               type="button"
               className="quiet font-semibold"
               disabled={calibrate.isPending}
-              onClick={() => calibrate.mutate(next)}
+              onClick={() => calibrate.mutate(next === 'THRU' ? ['THRU', 'SAVE'] : [next])}
             >
               {STANDARD_WORDS[next].done}
             </button>
+            {next === 'THRU' && (
+              <button
+                type="button"
+                className="quiet font-semibold"
+                disabled={calibrate.isPending}
+                onClick={() => calibrate.mutate(['SAVE'])}
+              >
+                one end only
+              </button>
+            )}
           </>
         )}
         {!next && (

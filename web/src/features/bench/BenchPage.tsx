@@ -1,13 +1,14 @@
+import { useMutation } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useBenchLog } from '../../api';
+import { answered, api, useBenchLog } from '../../api';
 import type { BenchSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
-import { Select } from '../../ui';
-import { METHOD_WORDS, OUTCOME_WORDS } from '../../words';
+import { saveFile, Select } from '../../ui';
+import { capital, METHOD_WORDS, OUTCOME_WORDS } from '../../words';
 import { Compared } from './Compared';
 import { isFound } from './log';
 import { LogRow } from './LogRow';
@@ -26,6 +27,11 @@ export function BenchPage() {
   const { params, put, beginAnew } = useAddress();
   const [search, setSearch] = useState('');
   const field = useRef<HTMLInputElement>(null);
+  const exported = useMutation({
+    mutationFn: (ids: string[]) =>
+      answered(api.POST('/api/bench/test-exports', { body: { ids }, parseAs: 'text' })),
+    onSuccess: (csv) => saveFile('bench.csv', 'text/csv', csv),
+  });
   useShortcuts(
     useMemo(
       () => ({ n: () => void navigate('/bench/new'), '/': () => field.current?.focus() }),
@@ -136,12 +142,19 @@ export function BenchPage() {
           {found.length > 0 && (
             <p className="border-t border-hairline px-4 py-1 text-fine text-soft">
               {found.length} {found.length === 1 ? 'test' : 'tests'}, as{' '}
-              <a
+              <button
+                type="button"
                 className="quiet underline"
-                href={`/api/bench/tests.csv?${found.map((t) => `ids=${t.id}`).join('&')}`}
+                disabled={exported.isPending}
+                onClick={() => exported.mutate(found.map((t) => t.id))}
               >
                 CSV
-              </a>
+              </button>
+              {exported.isError && (
+                <span role="alert" className="ml-3 text-fail">
+                  {capital(exported.error.message)}.
+                </span>
+              )}
             </p>
           )}
         </section>

@@ -16,6 +16,7 @@ export function ReadingRow({
   result,
   allowedDb,
   hasLengths,
+  hasReturned,
   notes,
   fullDb,
   onChange,
@@ -26,6 +27,8 @@ export function ReadingRow({
   /** By which it may be off what is expected. */
   allowedDb: number | null;
   hasLengths: boolean;
+  /** Whether there are columns for return losses, open and shorted. */
+  hasReturned: boolean;
   notes: BenchNotes;
   fullDb: number;
   onChange: (notes: BenchNotes) => void;
@@ -38,6 +41,8 @@ export function ReadingRow({
   const judged = result?.outcome ?? null;
   const narrow = useNarrow();
   const isWattmeter = notes.method === 'WATTMETER';
+  const isReturned =
+    reading.openReturnLossDb !== undefined || reading.shortedReturnLossDb !== undefined;
   const loss = result?.lossDb != null && (
     <>
       {fixed(result.lossDb, 2)}{' '}
@@ -101,13 +106,30 @@ export function ReadingRow({
               kind="elementLoss"
               unit="db"
               unitLabel="dB"
-              value={reading.lossDb}
+              value={isReturned ? (result?.lossDb ?? undefined) : reading.lossDb}
               show={(v) => plain(v, 3)}
               say={(v) => `${plain(v, 3)} dB`}
-              onCommit={(lossDb) => change({ lossDb })}
+              onCommit={(lossDb) =>
+                change({ lossDb, openReturnLossDb: undefined, shortedReturnLossDb: undefined })
+              }
             />
           </td>
         )}
+        {hasReturned &&
+          (['openReturnLossDb', 'shortedReturnLossDb'] as const).map((look) => (
+            <td key={look}>
+              <QuantityField
+                label={`return loss ${look === 'openReturnLossDb' ? 'open' : 'shorted'} at ${at}`}
+                kind="elementLoss"
+                unit="db"
+                unitLabel="dB"
+                value={reading[look]}
+                show={(v) => plain(v, 3)}
+                say={(v) => `${plain(v, 3)} dB`}
+                onCommit={(db) => change({ [look]: db, lossDb: undefined })}
+              />
+            </td>
+          ))}
         {isWattmeter && !narrow && <td className="figures whitespace-nowrap">{loss}</td>}
         {!narrow && (
           <>

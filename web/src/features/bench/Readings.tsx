@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { BenchAnalysis, BenchNotes } from '../../api';
 import { useNarrow } from '../../ui';
 import { ReadingRow } from './ReadingRow';
@@ -14,6 +15,13 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
   const readings = notes.readings ?? [];
   const isWattmeter = notes.method === 'WATTMETER';
   const hasLengths = readings.some((r) => r.lengthM !== undefined);
+  const [isLooked, look] = useState(false);
+  const hasReturned =
+    !isWattmeter &&
+    (isLooked ||
+      readings.some(
+        (r) => r.openReturnLossDb !== undefined || r.shortedReturnLossDb !== undefined,
+      ));
   const narrow = useNarrow();
   return (
     <>
@@ -29,6 +37,8 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
               <th scope="col">{isWattmeter ? 'at' : 'at, MHz'}</th>
               {hasLengths && <th scope="col">piece of</th>}
               {!(isWattmeter && narrow) && <th scope="col">loses, dB</th>}
+              {hasReturned && <th scope="col">return loss open</th>}
+              {hasReturned && <th scope="col">shorted</th>}
               {!narrow && (
                 <>
                   <th scope="col">expected</th>
@@ -55,6 +65,7 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
                     ?.allowedDb ?? null
                 }
                 hasLengths={hasLengths}
+                hasReturned={hasReturned}
                 notes={notes}
                 fullDb={fullDb}
                 onChange={onChange}
@@ -71,6 +82,16 @@ export function Readings({ notes, analysis, fullDb, onChange }: Props) {
         >
           Add a band
         </button>
+        {!isWattmeter && !hasReturned && (
+          <button
+            type="button"
+            className="quiet"
+            title="what an instrument at one end shows: half of it is the loss"
+            onClick={() => look(true)}
+          >
+            Type return losses
+          </button>
+        )}
         {!hasLengths && (
           <button
             type="button"

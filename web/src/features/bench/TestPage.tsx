@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
-import type { BenchTest } from '../../api';
+import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
+import type { BenchNotes, BenchTest } from '../../api';
 import { answered, api, Refused, useBenchAnalysis, useBenchTest, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
@@ -14,7 +14,17 @@ import { Figures } from './Figures';
 import { Live } from './Live';
 import { LossesPaste } from './LossesPaste';
 import { MethodPicker } from './MethodPicker';
-import { blankNotes, correctionOf, isSweep, kept, METHODS, remember, usualBandsMHz } from './notes';
+import {
+  blankNotes,
+  correctionOf,
+  isSweep,
+  kept,
+  METHODS,
+  nextCable,
+  pieceOf,
+  remember,
+  usualBandsMHz,
+} from './notes';
 import { Outcome } from './Outcome';
 import { OutcomeMark } from './OutcomeMark';
 import { Readings } from './Readings';
@@ -34,6 +44,7 @@ export function TestPage() {
   const isNew = id === 'new';
   const stored = useBenchTest(isNew ? null : id);
   const [params] = useSearchParams();
+  const location = useLocation();
   const { settings } = usePreferences();
   if (!isNew && !stored.data) {
     return (
@@ -47,10 +58,11 @@ export function TestPage() {
     );
   }
   const method = METHODS.find((m) => m === params.get('method')) ?? 'WATTMETER';
+  const next = isNew ? (location.state as BenchNotes | null) : null;
   const draft: TestDraft = stored.data
     ? { notes: correctionOf(stored.data), files: stored.data.files }
     : {
-        notes: {
+        notes: next ?? {
           ...blankNotes(method, usualBandsMHz(settings.region), today()),
           id: crypto.randomUUID(),
           piece: params.get('piece') ?? undefined,
@@ -59,7 +71,10 @@ export function TestPage() {
         },
         files: [],
       };
-  const key = isNew ? 'new' : `${id} ${stored.data?.summary.revision}`;
+  // a test that is begun of a piece is of that piece, whatever else was begun before
+  const key = isNew
+    ? ['new', params.get('pieceId') ?? next?.id].filter(Boolean).join(' ')
+    : `${id} ${stored.data?.summary.revision}`;
   return (
     <KeptFor.Provider value={`bench ${key}`}>
       <TestSheet key={key} begun={draft} stored={stored.data ?? null} />
@@ -90,9 +105,9 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
   );
 
   const store = useMutation({
-    mutationFn: () => {
+    mutationFn: async () => {
       remember(notes);
-      const body = kept(notes);
+      const body = { ...kept(notes), ...(await pieceFor(notes, worked?.line?.lengthM ?? null)) };
       return answered(
         stored
           ? api.PUT('/api/bench/tests/{id}', {
@@ -195,6 +210,20 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
               {capital(store.error.message)}.
             </p>
           )}
+          {stored && !isChanged && (
+            <button
+              type="button"
+              className="action self-start"
+              title="radio, meter, load, lead, baseline, place and temperature stay"
+              onClick={() =>
+                void navigate('/bench/new', {
+                  state: nextCable(notes, crypto.randomUUID(), today()),
+                })
+              }
+            >
+              Next cable
+            </button>
+          )}
           {(!stored || isChanged) && (
             <StoreButtons
               isStored={stored !== null}
@@ -218,6 +247,20 @@ function TestSheet({ begun, stored }: { begun: TestDraft; stored: BenchTest | nu
       />
     </Shell>
   );
+}
+
+/** The piece of the locker that a label means: the one there is, or one made of what is noted; none without a length. */
+async function pieceFor(
+  notes: BenchNotes,
+  sweptM: number | null,
+): Promise<Pick<BenchNotes, 'pieceId'>> {
+  const made = pieceOf(notes, crypto.randomUUID(), sweptM);
+  if (notes.pieceId !== undefined || !made) return {};
+  const there = await answered(api.GET('/api/locker/pieces'));
+  const same = there.find((p) => p.label.toLowerCase() === made.label.toLowerCase());
+  if (same) return { pieceId: same.id };
+  const piece = await answered(api.POST('/api/locker/pieces', { body: made }));
+  return { pieceId: piece.summary.id };
 }
 
 /** Keeps a test or a correction, or lets go of what was typed. */

@@ -19,6 +19,7 @@ const STATION: readonly { name: keyof Station; label: string }[] = [
   { name: 'radio', label: 'radio' },
   { name: 'meter', label: 'meter' },
   { name: 'load', label: 'load' },
+  { name: 'place', label: 'place' },
   { name: 'supply', label: 'supply' },
 ];
 

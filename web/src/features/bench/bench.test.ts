@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import type { BenchAnalysis, BenchFigure, BenchSummary } from '../../api';
+import type { BenchAnalysis, BenchFigure, BenchNotes, BenchSummary } from '../../api';
 import { benchFindingText, benchSentences } from '../../words';
 import { alongRun } from './alongPlan';
+import { comparedCsv, readAs, sheetsOf } from './compared';
 import { addressOf } from './instrument';
 import { frequenciesOf, isFound, labelOf } from './log';
 import {
   blankNotes,
   correctionOf,
   kept,
+  nextCable,
+  pieceOf,
   usualBandsMHz,
   withAnotherLevel,
   withoutReading,
@@ -203,5 +206,86 @@ describe('the log', () => {
   it('lays tests side by side by frequency', () => {
     expect(frequenciesOf([test, test])).toEqual([7.1, 145]);
     expect(labelOf(test)).toBe('Duct 18, 2026-04-11');
+  });
+});
+
+describe('a session', () => {
+  const read: BenchNotes = {
+    ...blankNotes('WATTMETER', [14.2, 145], '2026-05-02'),
+    id: 'a',
+    piece: 'Quay 20',
+    pieceId: 'p',
+    cableKey: 'rg-213',
+    lengthM: 20,
+    note: 'wet',
+    temperatureC: 12,
+    station: { radio: 'the club’s', place: 'the shed' },
+    joints: [{ connectorKey: 'n' }, { connectorKey: 'uhf' }],
+    readings: [{ frequencyMHz: 145, baseline: '50', through: '32', baselineAfter: '49' }],
+  };
+
+  it('goes on to the next cable with all that it is measured with, and nothing of the last one', () => {
+    const next = nextCable(read, 'b', '2026-05-03');
+    expect(next).toMatchObject({
+      id: 'b',
+      testedOn: '2026-05-03',
+      temperatureC: 12,
+      station: { radio: 'the club’s', place: 'the shed' },
+      readings: [{ frequencyMHz: 145, baseline: '50' }],
+    });
+    expect(next).not.toHaveProperty('piece');
+    expect(next).not.toHaveProperty('lengthM');
+    expect(next).not.toHaveProperty('note');
+    expect(next.readings?.[0]).not.toHaveProperty('through');
+  });
+
+  it('makes the piece that a label means, with its length and its ends', () => {
+    expect(pieceOf({ ...read, pieceId: undefined }, 'new', null)).toEqual({
+      id: 'new',
+      label: 'Quay 20',
+      lengthM: 20,
+      cableKey: 'rg-213',
+      near: { connectorKey: 'n', gender: 'PLUG' },
+      far: { connectorKey: 'uhf', gender: 'PLUG' },
+    });
+    expect(pieceOf({ ...read, lengthM: undefined }, 'new', 19.876)?.lengthM).toBe(19.88);
+    expect(pieceOf({ ...read, lengthM: undefined }, 'new', null)).toBeNull();
+    expect(pieceOf({ ...read, piece: ' ' }, 'new', null)).toBeNull();
+  });
+});
+
+describe('tests side by side', () => {
+  const summary = {
+    id: 't',
+    piece: 'Quay 20',
+    cableKey: 'rg-213',
+    cableName: 'RG-213',
+    testedOn: '2026-05-02',
+    figures: [FIGURE],
+  } as unknown as BenchSummary;
+
+  it('are read per length, as percent and as times of their sheet', () => {
+    expect(readAs('per 100 m', 3.2, FIGURE)).toBeCloseTo(16, 9);
+    expect(readAs('per 100 ft', 3.2, FIGURE)).toBeCloseTo(16 * 0.3048, 9);
+    expect(readAs('as measured', 3.2, FIGURE)).toBe(3.2);
+    expect(readAs('percent', 10, FIGURE)).toBeCloseTo(10, 9);
+    expect(readAs('times', 3.2, FIGURE)).toBeCloseTo(3.2 / 2.4, 9);
+    expect(readAs('per 100 m', FIGURE.expectedDb, FIGURE)).toBeCloseTo(12, 9);
+    expect(readAs('times', 3.2, { ...FIGURE, expectedDb: null })).toBeNull();
+    expect(readAs('percent', null, FIGURE)).toBeNull();
+  });
+
+  it('have the sheet of each of their types once', () => {
+    const other = { ...summary, id: 'u', cableKey: 'rg-58', cableName: 'RG-58' };
+    const unknown = { ...summary, id: 'v', cableKey: null, cableName: null };
+    expect(sheetsOf([summary, { ...summary, id: 'w' }, other, unknown]).map((s) => s.name)).toEqual(
+      ['RG-213, its sheet', 'RG-58, its sheet'],
+    );
+  });
+
+  it('are saved as the table that is shown', () => {
+    const [head, row] = comparedCsv([summary], [145], 'as measured').split('\r\n');
+    expect(head).toContain('Quay 20, 2026-05-02, as measured');
+    expect(row).toBe('145,3.2');
   });
 });

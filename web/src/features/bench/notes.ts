@@ -1,5 +1,5 @@
 import { SERVICES } from '../../units';
-import type { BenchNotes, BenchTest, Piece } from '../../api';
+import type { BenchNotes, BenchTest, Piece, PieceSpec } from '../../api';
 import { withoutNulls } from '../../api';
 
 export type Method = BenchNotes['method'];
@@ -50,7 +50,12 @@ export function kept(notes: BenchNotes): BenchNotes {
 }
 
 export function isBegun(reading: Reading): boolean {
-  return Boolean(reading.baseline ?? reading.through) || reading.lossDb !== undefined;
+  return (
+    Boolean(reading.baseline ?? reading.through) ||
+    reading.lossDb !== undefined ||
+    reading.openReturnLossDb !== undefined ||
+    reading.shortedReturnLossDb !== undefined
+  );
 }
 
 export function withReading(
@@ -104,6 +109,44 @@ export function ofPiece(notes: BenchNotes, piece: Piece): BenchNotes {
     cableKey: piece.cableKey ?? undefined,
     lengthM: piece.lengthM,
     joints: ends.length > 0 ? ends.map((e) => ({ connectorKey: e.connectorKey })) : notes.joints,
+  };
+}
+
+/**
+ * The notes of the next cable of a session: what it is measured with stays, the baseline too, since the radio and the meter are
+ * the same; what is of the cable itself begins anew.
+ */
+export function nextCable(notes: BenchNotes, id: string, today: string): BenchNotes {
+  const { method, station, temperatureC, wattmeter, bandsMHz, joints } = notes;
+  return {
+    id,
+    method,
+    testedOn: today,
+    station,
+    temperatureC,
+    wattmeter,
+    bandsMHz,
+    joints,
+    readings: (notes.readings ?? []).map(({ frequencyMHz, baseline }) => ({
+      frequencyMHz,
+      baseline,
+    })),
+  };
+}
+
+/** A piece for the locker out of what is noted of it; null where its label or its length is missing. */
+export function pieceOf(notes: BenchNotes, id: string, sweptM: number | null): PieceSpec | null {
+  const label = notes.piece?.trim();
+  const lengthM = notes.lengthM ?? sweptM;
+  if (!label || lengthM === null) return null;
+  const [near, far] = notes.joints ?? [];
+  return {
+    id,
+    label,
+    lengthM: Number(lengthM.toFixed(2)),
+    cableKey: notes.cableKey,
+    ...(near?.connectorKey && { near: { connectorKey: near.connectorKey, gender: 'PLUG' } }),
+    ...(far?.connectorKey && { far: { connectorKey: far.connectorKey, gender: 'PLUG' } }),
   };
 }
 

@@ -187,6 +187,8 @@ describe('what is said of a type', () => {
         separator: 'semicolons',
         decimalComma: true,
         hasHeader: true,
+        columns: ['dB/100 ft'],
+        lying: false,
         lossColumn: 2,
         frequencyUnit: 'MHZ',
         lossPer: 'PER_100_FT',

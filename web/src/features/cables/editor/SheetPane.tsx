@@ -19,6 +19,7 @@ const FREQUENCIES = [
 /** The rows of a sheet as they were pasted, and beside them how they were understood. */
 export function SheetPane({ editing, sheet }: { editing: DraftEditing; sheet: SheetReading }) {
   const { draft, set, tried } = editing;
+  const columns = sheet.read?.understood.columns ?? [];
   return (
     <div className="flex flex-wrap gap-x-4 gap-y-2">
       <Labelled text="rows of its sheet: type or paste them, frequency first">
@@ -34,7 +35,7 @@ export function SheetPane({ editing, sheet }: { editing: DraftEditing; sheet: Sh
             sheet.leaveNothingOut();
           }}
         />
-        <span className="flex gap-3">
+        <span className="flex flex-wrap gap-x-3 gap-y-1">
           <Select
             label="the losses are"
             value={sheet.lossPer ?? AS_READ}
@@ -47,6 +48,19 @@ export function SheetPane({ editing, sheet }: { editing: DraftEditing; sheet: Sh
             options={FREQUENCIES}
             onChange={(v) => sheet.setFrequencyUnit(v === AS_READ ? undefined : v)}
           />
+          {columns.length > 1 && (
+            <Select
+              label="which cable of the table"
+              value={String(sheet.read?.understood.lossColumn ?? '')}
+              options={columns.map((name, i) => ({ value: String(i + 2), text: name }))}
+              onChange={(column) => sheet.setLossColumn(Number(column))}
+            />
+          )}
+          {sheet.read && !sheet.read.understood.lying && (
+            <button type="button" className="quiet" onClick={sheet.swapColumns}>
+              Swap the columns
+            </button>
+          )}
         </span>
       </Labelled>
       <div className="min-w-[240px] flex-1">

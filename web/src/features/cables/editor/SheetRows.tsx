@@ -2,6 +2,25 @@ import type { SheetText } from '../../../api';
 import { fixed, frequencyText, per100, significant, unitsBeside } from '../../../units';
 import { slipSentence, understoodSentence } from '../../../words';
 
+/** Lines that are no rows, apart from those that were meant as one. */
+function LinesOfWords({ lines }: { lines: SheetText['skipped'] }) {
+  if (lines.length === 0) return null;
+  return (
+    <details className="text-fine text-soft">
+      <summary>
+        {lines.length === 1 ? '1 line is no row' : `${lines.length} lines are no rows`}
+      </summary>
+      <ul>
+        {lines.map((s) => (
+          <li key={s.line}>
+            {s.line}: {s.text}
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
 /** What was understood of a copied table, what may be wrong with it, and each row with its distance from the curve. */
 export function SheetRows({
   read,
@@ -31,11 +50,14 @@ export function SheetRows({
           )}
         </p>
       ))}
-      {read.skipped.map((s) => (
-        <p key={s.line} className="text-fine text-soft">
-          Line {s.line} is left out, “{s.text}”: {s.why}.
-        </p>
-      ))}
+      {read.skipped
+        .filter((s) => s.isRow)
+        .map((s) => (
+          <p key={s.line} className="text-fine text-marginal">
+            Line {s.line} was not understood, “{s.text}”: {s.why}.
+          </p>
+        ))}
+      <LinesOfWords lines={read.skipped.filter((s) => !s.isRow)} />
       <table className="mt-1 text-fine whitespace-nowrap">
         <thead className="text-small text-soft">
           <tr className="text-right [&>th]:px-2 [&>th]:font-normal">

@@ -17,6 +17,9 @@ export interface SheetReading {
   setLossPer: (lossPer: Request['lossPer']) => void;
   frequencyUnit: Request['frequencyUnit'];
   setFrequencyUnit: (unit: Request['frequencyUnit']) => void;
+  /** Of several cables side by side, which; from 2, the frequencies being the first. */
+  setLossColumn: (column: number) => void;
+  swapColumns: () => void;
   read: SheetText | undefined;
   error: Error | null;
   /** Whether what is read is older than what is typed. */
@@ -32,10 +35,12 @@ export interface SheetReading {
 export function useSheetText(draft: Draft): SheetReading {
   const [lossPer, setLossPer] = useState<Request['lossPer']>();
   const [frequencyUnit, setFrequencyUnit] = useState<Request['frequencyUnit']>();
+  const [lossColumn, setLossColumn] = useState<number>();
+  const [swapped, setSwapped] = useState<boolean>();
   const [leftOut, setLeftOut] = useState<ReadonlySet<number>>(new Set());
   const wanted = useMemo(
-    () => ({ ...requestFor(draft), lossPer, frequencyUnit }),
-    [draft, lossPer, frequencyUnit],
+    () => ({ ...requestFor(draft), lossPer, frequencyUnit, lossColumn, swapped }),
+    [draft, lossPer, frequencyUnit, lossColumn, swapped],
   );
   const request = useSettled(wanted, SETTLED_MS);
   const reading = useQuery({
@@ -60,6 +65,8 @@ export function useSheetText(draft: Draft): SheetReading {
     setLossPer,
     frequencyUnit,
     setFrequencyUnit,
+    setLossColumn,
+    swapColumns: () => setSwapped((was) => !was || undefined),
     read,
     error: isEmpty ? null : reading.error,
     isOld,

@@ -25,13 +25,13 @@ class LiveTest {
         page.navigate("/bench/new?method=THROUGH_SWEEP&type=foam-10");
         field(page, "length of the piece").fill("20");
         button(page, "Connect").click();
-        assertThat(page.getByText("It is not calibrated.")).isVisible();
+        assertThat(page.getByText("It is not calibrated")).isVisible();
         button(page, "both ends are on: sweep").click();
         // the calibration is missing, and that is seen
         assertThat(page.getByText("calibrate at the ends of the test leads, and sweep again"))
                 .isVisible();
         for (String step :
-                List.of("it is open", "the short is on", "the load is on", "they are joined", "take the calibration")) {
+                List.of("it is open", "the short is on", "the load is on", "through, they are joined")) {
             button(page, step).click();
         }
         assertThat(page.getByText("It is calibrated.")).isVisible();

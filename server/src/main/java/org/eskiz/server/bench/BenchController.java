@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
-import org.eskiz.server.exchange.LossTable;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.web.Attachment;
@@ -72,6 +71,20 @@ class BenchController {
                 BenchLogCsv.rows(
                         bench.log().stream().filter(t -> ids == null || ids.isEmpty() || ids.contains(t.id()))));
     }
+
+    @PostMapping(path = "/test-exports", consumes = MediaType.APPLICATION_JSON_VALUE, produces = "text/csv")
+    @Operation(operationId = "exportSomeTests", summary = "Some tests of the log as CSV, however many")
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
+    void csv(@RequestBody TestExportRequest request, @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        ValidationErrors.in(request).throwIfAny();
+        csv(request.ids(), response);
+    }
+
+    /** Tests that are wanted. */
+    record TestExportRequest(
+            @NotNull(message = "must be given") @Size(min = 1, max = 100_000, message = "must be 1 to {max} tests")
+            List<@NotNull(message = "must be an id, not null") UUID> ids) {}
 
     @PostMapping(path = "/tests", consumes = MediaType.APPLICATION_JSON_VALUE)
     @ResponseStatus(HttpStatus.CREATED)
@@ -141,18 +154,8 @@ class BenchController {
 
     @PostMapping(path = "/loss-tables", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "readLosses", summary = "Frequencies and losses out of a table in any usual form")
-    List<MeasuredLossResponse> losses(@RequestBody LossTableRequest request) {
+    LossTableResponse losses(@RequestBody LossTableRequest request) {
         ValidationErrors.in(request).throwIfAny();
-        return LossTable.read(request.text()).stream()
-                .map(l -> new MeasuredLossResponse(l.frequencyMHz(), l.lossDb()))
-                .toList();
+        return LossTableResponse.of(request);
     }
-
-    /** A table as somebody copied it. */
-    record LossTableRequest(
-            @NotNull(message = "must be given") @Size(max = 500_000, message = "must be at most {max} characters")
-            String text) {}
-
-    /** A row of it. */
-    record MeasuredLossResponse(double frequencyMHz, double lossDb) {}
 }

@@ -140,7 +140,8 @@ public record BenchTestRequest(
             @PlainText(max = 200) String radio,
             @PlainText(max = 200) String meter,
             @PlainText(max = 200) String load,
-            @PlainText(max = 200) String supply) {}
+            @PlainText(max = 200) String supply,
+            @PlainText(max = 200) String place) {}
 
     /**
      * How a wattmeter was used.

@@ -11,6 +11,9 @@ import org.eskiz.server.problem.Within;
  * @param text at most a million characters
  * @param lossPer what the losses are per; null to take what a header says, or per 100 m
  * @param frequencyUnit null to take what a header says, or MHz
+ * @param lossColumn which column the losses are in, from 1, the frequencies being the first; of a table on its side which line;
+ *     null to take the one whose heading says per 100 m, or the next
+ * @param swapped whether the losses stand before the frequencies
  * @param impedanceOhm for what copper allows; null where not known
  * @param velocityFactor likewise
  * @param outerDiameterMm likewise
@@ -21,6 +24,11 @@ public record SheetTextRequest(
 
         LossPer lossPer,
         FrequencyUnit frequencyUnit,
+
+        @Within(what = "column of the losses", min = 2, max = 100)
+        Integer lossColumn,
+
+        Boolean swapped,
 
         @Within(what = "impedance in Ω", min = 1, max = 2000)
         Double impedanceOhm,
@@ -38,6 +46,9 @@ public record SheetTextRequest(
 
     /** The usual lengths that a loss is stated for. */
     public enum LossPer {
+        PER_KM(0.1),
+        PER_1000_FT(0.1 / 0.3048),
+        PER_30_M(100.0 / 30),
         PER_100_M(1),
         PER_100_FT(1 / 0.3048),
         PER_M(100),

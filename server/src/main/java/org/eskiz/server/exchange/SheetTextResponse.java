@@ -28,7 +28,12 @@ public record SheetTextResponse(
     public record SheetRowResponse(
             int line, double frequencyMHz, double attenuationDbPer100m, double relativeResidual) {}
 
-    public record SkippedLineResponse(int line, String text, String why) {}
+    /**
+     * A line that is left out.
+     *
+     * @param isRow whether it has numbers, and so was meant as a row
+     */
+    public record SkippedLineResponse(int line, String text, String why, boolean isRow) {}
 
     /**
      * How the text was read.
@@ -37,12 +42,16 @@ public record SheetTextResponse(
      * @param decimalComma whether a comma is the decimal mark
      * @param hasHeader whether a first line of words was taken as a header
      * @param lossColumn which column the losses are in, from 1
+     * @param columns what the columns of loss are called, from the second on; of a table on its side its lines
+     * @param lying whether frequencies go from left to right
      */
     public record UnderstoodResponse(
             String separator,
             boolean decimalComma,
             boolean hasHeader,
             int lossColumn,
+            List<String> columns,
+            boolean lying,
             SheetTextRequest.FrequencyUnit frequencyUnit,
             SheetTextRequest.LossPer lossPer) {}
 

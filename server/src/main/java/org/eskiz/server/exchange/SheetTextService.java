@@ -38,13 +38,15 @@ class SheetTextService {
         return new SheetTextResponse(
                 rows(text, fit),
                 text.skipped.stream()
-                        .map(s -> new SheetTextResponse.SkippedLineResponse(s.line(), s.text(), s.why()))
+                        .map(s -> new SheetTextResponse.SkippedLineResponse(s.line(), s.text(), s.why(), s.isRow()))
                         .toList(),
                 new SheetTextResponse.UnderstoodResponse(
                         text.separator.word,
                         text.isDecimalComma(),
                         text.hasHeader,
                         text.lossColumn + 1,
+                        text.columns,
+                        text.isLying,
                         text.frequencyUnit,
                         text.lossPer),
                 SheetCheck.of(points, floor(request)).stream()

@@ -249,9 +249,28 @@ class BenchOverHttpTest {
     void aTableOfLossesIsReadInAnyUsualForm(Api api) {
         JsonNode rows = api.post("/api/bench/loss-tables", "{\"text\": \"MHz;dB\\n7,1;0,52\\n145;2,5\"}")
                 .expect(200)
-                .json();
+                .json()
+                .get("rows");
         assertThat(rows.get(0).get("frequencyMHz").asDouble()).isEqualTo(7.1);
         assertThat(rows.get(1).get("lossDb").asDouble()).isEqualTo(2.5);
+        JsonNode percent = api.post(
+                        "/api/bench/loss-tables",
+                        "{\"figure\": \"PERCENT_LOST\", \"text\": \"7 50\\n14 100\\nsee below\"}")
+                .expect(200)
+                .json();
+        assertThat(percent.get("rows").get(0).get("lossDb").asDouble()).isCloseTo(10 * Math.log10(2), within(1e-9));
+        assertThat(percent.get("rows")).hasSize(1);
+        assertThat(percent.get("skipped"))
+                .as("the words, and what is more than all")
+                .hasSize(2);
+        JsonNode both = api.post(
+                        "/api/bench/loss-tables",
+                        "{\"figure\": \"BOTH_RETURN_LOSSES\", \"text\": \"MHz;open;shorted\\n145;7;7.4\"}")
+                .expect(200)
+                .json();
+        assertThat(both.get("rows").get(0).get("openReturnLossDb").asDouble()).isEqualTo(7);
+        assertThat(both.get("rows").get(0).get("shortedReturnLossDb").asDouble())
+                .isEqualTo(7.4);
         api.post("/api/bench/loss-tables", "{}").expect(422);
         api.post("/api/bench/loss-tables", "{\"text\": \"nothing\"}").expect(422);
     }

@@ -38,6 +38,17 @@ class SheetTextReaderTest {
                 Arguments.of("quoted cells", "\"100\";\"6,0\"\n\"1000\";\"20,0\"", "semicolons"),
                 Arguments.of("both lengths", "MHz;dB/100 ft;dB/100 m\n100;1.8;6\n1000;6.1;20", "semicolons"),
                 Arguments.of("bars", "| MHz | dB/100 m |\n| 100 | 6 |\n| 1000 | 20 |", "bars"),
+                Arguments.of("a thousand by a comma beside points", "100 6.0\n1,000 20.0", "spaces"),
+                Arguments.of("a thousand by a comma, told by rising frequencies", "100;6\n1,000;20", "semicolons"),
+                Arguments.of("a thousand by a space", "100\t6.0\n1 000\t20.0", "tabs"),
+                Arguments.of("a thousand by a space between spaces", "100 6.0\n1 000 20.0", "spaces"),
+                Arguments.of("a thousand by a narrow space", "100;6,0\n1\u202F000;20,0", "semicolons"),
+                Arguments.of("a thousand by a point beside commas", "100;6,0\n1.000,0;20,0", "semicolons"),
+                Arguments.of("per kilometre", "MHz;dB/km\n100;60\n1000;200", "semicolons"),
+                Arguments.of("per 1000 ft", "MHz;dB per 1000 ft\n100;18.288\n1000;60.96", "semicolons"),
+                Arguments.of("per 30 m", "MHz;dB/30 m\n100;1.8\n1000;6.0", "semicolons"),
+                Arguments.of("losses as gains, with a minus of print", "100 \u22126\n1000 \u221220", "spaces"),
+                Arguments.of("a name above the heads", "Foam 10\nMHz;dB/100 m\n100;6\n1000;20", "semicolons"),
                 Arguments.of("a comment and empty lines", "# typed by hand\n\n100 6\n\n1000 20\n", "spaces"));
     }
 
@@ -50,6 +61,52 @@ class SheetTextReaderTest {
         row(read, 1, 1000, 20);
         assertThat(read.get("understood").get("separator").asString()).isEqualTo(separator);
         assertThat(read.get("skipped")).isEmpty();
+    }
+
+    @Test
+    void aTableOnItsSideIsReadFromLeftToRight(Api api) {
+        String text = "MHz;100;400;1000\nRG-58;16;35;60\nFoam 10;4;8.4;14";
+        JsonNode first = read(api, text, "");
+        assertThat(first.get("understood").get("lying").asBoolean()).isTrue();
+        assertThat(first.get("understood").get("columns"))
+                .extracting(JsonNode::asString)
+                .containsExactly("RG-58", "Foam 10");
+        row(first, 2, 1000, 60);
+        JsonNode second = read(api, text, ", \"lossColumn\": 3");
+        row(second, 0, 100, 4);
+        row(second, 2, 1000, 14);
+    }
+
+    @Test
+    void ofSeveralCablesSideBySideOneIsChosenByItsHeading(Api api) {
+        String text = "MHz;RG-58;RG-213;Foam 10\n100;16;7;4\n1000;60;26;14";
+        JsonNode read = read(api, text, "");
+        assertThat(read.get("understood").get("columns"))
+                .extracting(JsonNode::asString)
+                .containsExactly("RG-58", "RG-213", "Foam 10");
+        row(read, 1, 1000, 60);
+        row(read(api, text, ", \"lossColumn\": 4"), 1, 1000, 14);
+    }
+
+    @Test
+    void columnsThatStandTheOtherWayRoundAreSwappedWhenAsked(Api api) {
+        JsonNode swapped = read(api, "6 100\n20 1000", ", \"swapped\": true");
+        row(swapped, 0, 100, 6);
+        row(swapped, 1, 1000, 20);
+    }
+
+    @Test
+    void linesOfWordsAreToldApartFromRowsThatWereNotUnderstood(Api api) {
+        JsonNode read = read(api, "100 6\nsee the notes below\n200\n1000 20", "");
+        assertThat(read.get("skipped").get(0).get("isRow").asBoolean()).isFalse();
+        assertThat(read.get("skipped").get(1).get("isRow").asBoolean()).isTrue();
+    }
+
+    @Test
+    void aLossIsNeverAThousandTimesAnother(Api api) {
+        row(read(api, "100;1,250\n1000;4,500", ""), 0, 100, 1.25);
+        row(read(api, "100 1.250\n1000 4.500", ""), 1, 1000, 4.5);
+        row(read(api, "MHz;dB/100 m\n900;12,5\n1000;13.25", ""), 1, 1000, 13.25);
     }
 
     @Test
