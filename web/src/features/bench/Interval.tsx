@@ -40,7 +40,7 @@ function Budget({ terms }: { terms: Terms }) {
   const [first, ...others] = largest;
   if (!first) return null;
   return (
-    <div className="flex flex-col gap-1.5 text-fine">
+    <div className="flex flex-col gap-1.5 font-sans text-fine whitespace-normal">
       <p>Give or take {fixed(together(terms), 2)} dB, from:</p>
       <ul>
         {largest.map((t) => (

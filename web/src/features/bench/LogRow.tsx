@@ -54,7 +54,7 @@ export function LogRow({
         aria-label={`lay ${test.piece ?? test.cableName ?? 'the cable'} of ${test.testedOn ?? 'an unknown day'} beside others`}
         onClick={onCompare}
       >
-        {isCompared ? 'Remove from comparison' : 'Compare'}
+        {isCompared ? 'Remove' : 'Compare'}
       </button>
     </li>
   );

@@ -24,10 +24,13 @@ const NEAR_THE_EDGE = 20;
 export function LookAlong({
   notes,
   fileId,
+  measured,
   onChange,
 }: {
   notes: BenchNotes;
   fileId: string;
+  /** Velocity factor of the sweep itself, where its length is known. */
+  measured: number | null;
   onChange: (notes: BenchNotes) => void;
 }) {
   const [velocity, setVelocity] = useState<number | null>(null);
@@ -50,7 +53,17 @@ export function LookAlong({
   const lengthM = notes.lengthM ?? along?.lengthM;
   const jointsM = along?.places.map((p) => p.atM) ?? [];
   const look = useQuery({
-    queryKey: ['bench', 'distances', fileId, notes.cableKey, lengthM, jointsM, velocity, window],
+    queryKey: [
+      'bench',
+      'distances',
+      fileId,
+      notes.cableKey,
+      lengthM,
+      jointsM,
+      velocity,
+      measured,
+      window,
+    ],
     queryFn: ({ signal }) =>
       answered(
         api.POST('/api/bench/distances', {
@@ -60,7 +73,7 @@ export function LookAlong({
             cableKey: notes.cableKey,
             lengthM,
             jointsM,
-            velocityFactor: velocity ?? (notes.cableKey ? undefined : USUAL_VELOCITY),
+            velocityFactor: velocity ?? measured ?? (notes.cableKey ? undefined : USUAL_VELOCITY),
           },
           signal,
         }),

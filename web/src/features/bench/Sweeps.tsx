@@ -55,7 +55,14 @@ export function Sweeps({ notes, analysis, files, onChange, onFile }: Props) {
         ))}
       </div>
       {analysis && analysis.curve.length > 0 && <SweptCurve analysis={analysis} />}
-      {looked && <LookAlong notes={notes} fileId={looked} onChange={onChange} />}
+      {looked && (
+        <LookAlong
+          notes={notes}
+          fileId={looked}
+          measured={analysis?.line?.velocityFactor ?? null}
+          onChange={onChange}
+        />
+      )}
     </div>
   );
 }

@@ -258,7 +258,6 @@ public final class BenchStatistics {
                 continue;
             }
             worse++;
-            if (System.getenv("DBG") != null && a.causes().stream().noneMatch(c -> c.kind() == kind)) System.out.printf("%s %.1f m %s loss %s vf %s f %s%n", kind, a.swept().map(x -> x.lengthM().getAsDouble()).orElse(0.0), a.causes().stream().map(c -> c.kind() + " " + Math.round(c.chiSquare())).toList(), a.figures().stream().map(f -> Math.round(100*f.judged().get().excessDb())/100.0 + "/" + Math.round(100*f.judged().get().expectedDb())/100.0).toList(), a.swept().map(x -> x.velocityFactor()).orElse(null), a.findings());
             boolean isThere = a.causes().stream().anyMatch(c -> c.kind() == kind);
             if (a.causes().isEmpty()) {
                 nothing++;
