@@ -258,6 +258,16 @@ public final class Comparison {
                 .orElse(OptionalDouble.empty());
     }
 
+    /**
+     * How sure a row is to do what is asked of it on its bands.
+     *
+     * @param points that are drawn
+     */
+    public Confidence confidence(List<Candidate> filling, int points) {
+        return new Sampling(place.filledWith(filling), place.tolerances(filling), place.joints(), bands, antennas)
+                .drawn(points, (band, outcome) -> Judgement.isMet(onBand.get(band), outcome));
+    }
+
     /** The band whose frequency is nearest, as musicians count distance: by ratio. */
     public int nearestBand(double frequencyMHz) {
         int nearest = 0;

@@ -6,6 +6,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.cable.Ratings;
@@ -142,6 +143,18 @@ public record ReplaceableRun(
     boolean hasTolerance(List<Candidate> filling) {
         return filling.stream().anyMatch(c -> c.tolerance() > 0)
                 || known.stream().anyMatch(s -> s.tolerance() > 0);
+    }
+
+    /** How far each element may be off what is said of it, as a fraction. */
+    List<Double> tolerances(List<Candidate> filling) {
+        return IntStream.range(0, known.size())
+                .mapToObj(i -> tolerance(filling, i))
+                .toList();
+    }
+
+    /** Which elements are joints. */
+    List<Boolean> joints() {
+        return known.stream().map(Known::joint).toList();
     }
 
     private double tolerance(List<Candidate> filling, int element) {

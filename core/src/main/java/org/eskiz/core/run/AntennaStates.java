@@ -42,6 +42,20 @@ public final class AntennaStates {
         return readAtRadio((Load.SwrAtRadio) load, run, radio, conditions);
     }
 
+    /** How many states there are. */
+    public int count() {
+        return states.size();
+    }
+
+    /**
+     * One of them, taken for sure.
+     *
+     * @param turn which: 0 to below 1, from the first to the last
+     */
+    public AntennaStates at(double turn) {
+        return new AntennaStates(List.of(states.get((int) (turn * states.size()))), true);
+    }
+
     List<PortState> states() {
         return states;
     }

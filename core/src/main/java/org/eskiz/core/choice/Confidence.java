@@ -1,0 +1,107 @@
+package org.eskiz.core.choice;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.IntStream;
+
+/**
+ * How sure a run is to do what is asked of it. What nobody knows exactly is sampled: the loss of each type of cable, that of the
+ * joints, SWR and angle of the antenna, lengths and the temperature of the day; the radio makes what it says. The same run always
+ * says the same.
+ *
+ * @param chance share of the samples in which everything is met that is asked of what arrives
+ * @param bands one each
+ */
+public record Confidence(double chance, List<OnBand> bands) {
+
+    /** Points for one run. */
+    public static final int POINTS_OF_A_RUN = 1024;
+
+    /** Points for a row of a ledger. */
+    public static final int POINTS_OF_A_ROW = 256;
+
+    public Confidence {
+        bands = List.copyOf(bands);
+    }
+
+    /**
+     * One band.
+     *
+     * @param powerShare of the radio's power at the antenna
+     * @param lossDb total loss
+     */
+    public record OnBand(Quantiles powerShare, Quantiles lossDb, Shares shares) {}
+
+    /** The middle 90 % of the samples, and their middle. */
+    public record Quantiles(double p05, double p50, double p95) {
+
+        /** Of some samples, between the two nearest. */
+        static Quantiles of(double[] samples) {
+            double[] sorted = samples.clone();
+            Arrays.sort(sorted);
+            return new Quantiles(at(sorted, 0.05), at(sorted, 0.5), at(sorted, 0.95));
+        }
+
+        private static double at(double[] sorted, double share) {
+            double place = share * (sorted.length - 1);
+            int below = (int) place;
+            int above = Math.min(below + 1, sorted.length - 1);
+            return sorted[below] + (place - below) * (sorted[above] - sorted[below]);
+        }
+    }
+
+    /** What can be uncertain. */
+    public enum Input {
+        CABLE,
+        JOINTS,
+        SWR,
+        ANGLE,
+        LENGTH,
+        AMBIENT
+    }
+
+    /**
+     * What the uncertainty of the loss comes from: each input alone, one standard deviation to either side, as a share of all.
+     *
+     * @param standardDb standard deviation of the total loss by all of them, dB
+     * @param parts the inputs, those of one kind for each element
+     */
+    public record Shares(double standardDb, List<Part> parts) {
+
+        public Shares {
+            parts = List.copyOf(parts);
+        }
+
+        /** Of all that is of one kind. */
+        public double of(Input input) {
+            return parts.stream()
+                    .filter(p -> p.input == input)
+                    .mapToDouble(Part::share)
+                    .sum();
+        }
+    }
+
+    /**
+     * A share.
+     *
+     * @param elements of the run that it is of; none for the antenna and the day
+     * @param standardDb standard deviation of the total loss by it alone, dB
+     */
+    public record Part(Input input, List<Integer> elements, double standardDb, double share) {
+
+        public Part {
+            elements = List.copyOf(elements);
+        }
+    }
+
+    /** Shares of variances, in their order. */
+    static Shares shares(List<Input> inputs, List<List<Integer>> elements, double[] variances) {
+        double all = Arrays.stream(variances).sum();
+        List<Part> parts = new ArrayList<>();
+        IntStream.range(0, variances.length)
+                .forEach(i -> parts.add(new Part(
+                        inputs.get(i), elements.get(i), Math.sqrt(variances[i]), all > 0 ? variances[i] / all : 0)));
+        return new Shares(Math.sqrt(all), parts);
+    }
+}
