@@ -241,5 +241,6 @@ export function readingUnit(reading: Reading): string {
 }
 
 export * from './bench';
+export * from './sure';
 export * from './capital';
 export * from './sentences';

@@ -503,6 +503,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/confidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How sure a run is to do what is asked of it, and what that rests on */
+        post: operations["howSure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/connectors": {
         parameters: {
             query?: never;
@@ -1493,6 +1510,20 @@ export interface components {
             k2?: number;
             points?: components["schemas"]["PointRequest"][];
         };
+        BandConfidenceResponse: {
+            bandId: string | null;
+            cables: components["schemas"]["ElementShareResponse"][];
+            /** Format: double */
+            frequencyMHz: number;
+            largest: components["schemas"]["LargestResponse"] | null;
+            lengths: components["schemas"]["ElementShareResponse"][];
+            lossDb: components["schemas"]["QuantilesResponse"];
+            name: string | null;
+            powerAtAntennaW: components["schemas"]["QuantilesResponse"] | null;
+            shares: components["schemas"]["SharesResponse"];
+            /** Format: double */
+            standardDb: number;
+        };
         BandResponse: {
             /** @description of the run, where the angle of the load is unknown */
             efficiencyRange: components["schemas"]["RangeResponse"] | null;
@@ -2029,6 +2060,7 @@ export interface components {
             ambientC?: number;
             bands?: components["schemas"]["BandSpec"][];
             candidates?: components["schemas"]["CandidateSpec"][];
+            confidence?: boolean;
             details?: components["schemas"]["CellRequest"][];
             exposure?: components["schemas"]["ExposureSpec"];
             /** Format: double */
@@ -2051,6 +2083,11 @@ export interface components {
             presentRowId: string;
             relaxations: components["schemas"]["RelaxationResponse"][];
             rows: components["schemas"]["RowResponse"][];
+        };
+        ConfidenceResponse: {
+            bands: components["schemas"]["BandConfidenceResponse"][];
+            /** Format: double */
+            chance: number;
         };
         Connector: {
             /** Format: double */
@@ -2317,6 +2354,13 @@ export interface components {
              */
             powerOutW: number | null;
         };
+        ElementShareResponse: {
+            /** Format: int32 */
+            element: number;
+            elementId: string | null;
+            /** Format: double */
+            share: number;
+        };
         EndRequest: {
             connectorKey: string;
             /** @enum {string} */
@@ -2534,6 +2578,13 @@ export interface components {
             /** Format: uuid */
             pieceId: string;
             turned: boolean;
+        };
+        LargestResponse: {
+            /** @enum {string} */
+            input: "CABLE" | "JOINTS" | "SWR" | "ANGLE" | "LENGTH" | "AMBIENT";
+            lossDb: components["schemas"]["QuantilesResponse"];
+            /** Format: double */
+            share: number;
         };
         /** @enum {string} */
         LedgerColumn: "LOST" | "MASS" | "ACROSS";
@@ -3088,6 +3139,14 @@ export interface components {
             /** Format: int32 */
             times?: number;
         };
+        QuantilesResponse: {
+            /** Format: double */
+            p05: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p95: number;
+        };
         RadioSpec: {
             /** Format: double */
             duty?: number;
@@ -3291,6 +3350,8 @@ export interface components {
         RowResponse: {
             assignment: components["schemas"]["AssignmentResponse"][];
             cells: components["schemas"]["CellResponse"][];
+            /** Format: double */
+            chance: number | null;
             cost: components["schemas"]["CostResponse"] | null;
             /** Format: int32 */
             decidingBand: number;
@@ -3398,6 +3459,20 @@ export interface components {
             residualDb: number | null;
             /** Format: double */
             sheetDbPer100m: number | null;
+        };
+        SharesResponse: {
+            /** Format: double */
+            ambient: number;
+            /** Format: double */
+            angle: number;
+            /** Format: double */
+            cable: number;
+            /** Format: double */
+            joints: number;
+            /** Format: double */
+            length: number;
+            /** Format: double */
+            swr: number;
         };
         SheetFindingResponse: {
             /** Format: double */
@@ -4620,6 +4695,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChangesResponse"];
+                };
+            };
+        };
+    };
+    howSure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparisonRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConfidenceResponse"];
                 };
             };
         };

@@ -20,6 +20,7 @@ import { Choosing } from './Choosing';
 import { Decisions } from './Decisions';
 import { Findings } from './Findings';
 import { headline } from './headline';
+import { HowSure } from './HowSure';
 import { oldPriceOf, useNow } from './oldPrice';
 import { OtherWeather } from './OtherWeather';
 import { Surroundings } from './Surroundings';
@@ -96,6 +97,7 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
       {assessment && <Surroundings assessment={assessment} />}
       <OtherWeather />
       <Certainty />
+      <HowSure />
       <Relaxations ledger={ledger} />
       {(isAnythingAsked(plan) || isAllFailing(ledger)) && ledger.relaxations.length === 0 && (
         <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>

@@ -2,7 +2,9 @@ package org.eskiz.core.choice;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 
 /**
@@ -31,7 +33,24 @@ public record Confidence(double chance, List<OnBand> bands) {
      * @param powerShare of the radio's power at the antenna
      * @param lossDb total loss
      */
-    public record OnBand(Quantiles powerShare, Quantiles lossDb, Shares shares) {}
+    public record OnBand(Quantiles powerShare, Quantiles lossDb, Shares shares) {
+
+        /** The kind of input that most of the uncertainty is of; empty where nothing is uncertain. */
+        public Optional<Input> largest() {
+            return shares.standardDb > 0
+                    ? Arrays.stream(Input.values()).max(Comparator.comparingDouble(shares::of))
+                    : Optional.empty();
+        }
+
+        /** Total loss as it would lie if an input were known exactly: its share of the variance is gone. */
+        public Quantiles lossDbKnowing(Input input) {
+            double left = Math.sqrt(Math.max(0, 1 - shares.of(input)));
+            return new Quantiles(
+                    lossDb.p50 + left * (lossDb.p05 - lossDb.p50),
+                    lossDb.p50,
+                    lossDb.p50 + left * (lossDb.p95 - lossDb.p50));
+        }
+    }
 
     /** The middle 90 % of the samples, and their middle. */
     public record Quantiles(double p05, double p50, double p95) {

@@ -105,6 +105,18 @@ class ConfidenceTest {
                 .isCloseTo(1, within(1e-9));
     }
 
+    @Test
+    void knowingTheLargestInputLeavesTheRest() {
+        Confidence.OnBand band =
+                confidence(cases().findFirst().orElseThrow(), 0.3).bands().get(0);
+        assertThat(band.largest()).hasValue(Input.CABLE);
+        Confidence.Quantiles known = band.lossDbKnowing(Input.CABLE);
+        double left = Math.sqrt(1 - band.shares().of(Input.CABLE));
+        assertThat(known.p95() - known.p50())
+                .isCloseTo(left * (band.lossDb().p95() - band.lossDb().p50()), within(1e-12));
+        assertThat(known.p05()).isGreaterThan(band.lossDb().p05());
+    }
+
     private static double width(Confidence confidence, int band) {
         Confidence.Quantiles loss = confidence.bands().get(band).lossDb();
         return loss.p95() - loss.p05();

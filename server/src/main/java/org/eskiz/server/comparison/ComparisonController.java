@@ -37,6 +37,13 @@ class ComparisonController {
     }
 
     @Computation
+    @PostMapping("/confidence")
+    @Operation(operationId = "howSure", summary = "How sure a run is to do what is asked of it, and what that rests on")
+    ConfidenceResponse confidence(@RequestBody ComparisonRequest request) {
+        return comparisons.confidence(request);
+    }
+
+    @Computation
     @PostMapping("/run-sheets")
     @Operation(
             operationId = "runSheet",

@@ -37,6 +37,7 @@ import org.eskiz.server.problem.Within;
  * @param preference order of the rows, default {@code LEAST_COST}
  * @param value where the ladder of value is wanted, and by what it is judged; null where it is not
  * @param reach whether it is wanted how far each row would go; takes its time
+ * @param confidence whether it is wanted how sure each row is
  * @param details cells whose elements are wanted too
  */
 public record ComparisonRequest(
@@ -69,6 +70,7 @@ public record ComparisonRequest(
         Preference preference,
         @Valid ValueRequest value,
         Boolean reach,
+        Boolean confidence,
 
         @Size(max = 8, message = "must be at most {max} cells")
         List<@Valid @NotNull(message = "must be a cell, not null") CellRequest> details) {
@@ -121,6 +123,7 @@ public record ComparisonRequest(
                 plan.preference(),
                 null,
                 false,
+                false,
                 List.of());
     }
 
@@ -172,6 +175,30 @@ public record ComparisonRequest(
                 tolerance,
                 preference,
                 null,
+                false,
+                false,
+                null);
+    }
+
+    /** The same question about what stands in the run and nothing else; a run that leaves no line to choose is asked about its longest. */
+    ComparisonRequest ofWhatStands() {
+        List<RunElement> marked = isAnyUpForChoice(run) ? run : longestUpForChoice(run);
+        return new ComparisonRequest(
+                radio,
+                ambientC,
+                wet,
+                flatJointLossDb,
+                receiver,
+                exposure,
+                marked,
+                bands,
+                candidates,
+                requirements,
+                purchase,
+                tolerance,
+                preference,
+                null,
+                false,
                 false,
                 null);
     }

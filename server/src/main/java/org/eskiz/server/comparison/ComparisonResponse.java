@@ -38,6 +38,8 @@ public record ComparisonResponse(
      * @param reachOfRun how far it goes before cost or mass miss what is asked of them; null where it was not asked for,
      *     nothing is asked of them, or they are not known
      * @param cost null where a price is missing or currencies differ
+     * @param chance share of the samples of what nobody knows exactly in which everything is met that is asked of what arrives;
+     *     null where it was not asked for
      */
     public record RowResponse(
             String id,
@@ -53,7 +55,8 @@ public record ComparisonResponse(
             List<CellResponse> cells,
             int decidingBand,
             List<ReachResponse> reach,
-            @Nullable ReachResponse reachOfRun) {}
+            @Nullable ReachResponse reachOfRun,
+            @Nullable Double chance) {}
 
     /**
      * What to ask less of so that a cable gets through.

@@ -10,6 +10,7 @@ import java.util.Optional;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Confidence;
 import org.eskiz.core.choice.Mixes;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.core.choice.Row;
@@ -30,6 +31,12 @@ import org.springframework.stereotype.Service;
 public class ComparisonService {
 
     private static final int MIXES_WANTED = 5;
+
+    /** So many times the work of a run is that of its samples, each of one angle only. */
+    private static final long SAMPLED_RUNS = 16;
+
+    /** Likewise of the fewer samples of a row. */
+    private static final long SAMPLED_ROWS = 5;
 
     private final CatalogueService catalogues;
 
@@ -57,6 +64,18 @@ public class ComparisonService {
                 details(request, rows, p.mapper, errors));
     }
 
+    /** How sure what stands in a run is to do what is asked of it. */
+    ConfidenceResponse confidence(ComparisonRequest request) {
+        Catalogue catalogue = catalogues.current();
+        ComparisonRequest asked = request.ofWhatStands();
+        ValidationErrors errors = checked(asked, catalogue, "");
+        WorkEstimate.require(
+                "bands", "samples", Confidence.POINTS_OF_A_RUN, SAMPLED_RUNS * stepsOfRows(asked, 1), errors);
+        Prepared p = prepare(asked, catalogue, errors);
+        Confidence confidence = p.comparison.confidence(p.candidates.present(), Confidence.POINTS_OF_A_RUN);
+        return ConfidenceResponse.of(confidence, asked);
+    }
+
     private static WorkEstimate work(ComparisonRequest request) {
         return WorkEstimate.of(request.assessment());
     }
@@ -64,7 +83,8 @@ public class ComparisonService {
     private static long stepsOfRows(ComparisonRequest request, int rows) {
         boolean asksMargins = request.requirements() != null
                 && request.requirements().stream().anyMatch(r -> r.kind().isMargin());
-        return rows * work(request).row(asksMargins, Boolean.TRUE.equals(request.reach()));
+        long steps = rows * work(request).row(asksMargins, Boolean.TRUE.equals(request.reach()));
+        return Boolean.TRUE.equals(request.confidence()) ? SAMPLED_ROWS * steps : steps;
     }
 
     private static void requireWork(ComparisonRequest request, int rows, ValidationErrors errors) {

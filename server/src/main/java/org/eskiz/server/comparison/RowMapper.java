@@ -12,6 +12,7 @@ import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Cell;
 import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
+import org.eskiz.core.choice.Confidence;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Relaxation;
@@ -82,6 +83,11 @@ final class RowMapper {
                 isReachWanted ? reach(row) : List.of(),
                 isReachWanted
                         ? comparison.reachOfRun(row).map(r -> reach(r, false)).orElse(null)
+                        : null,
+                Boolean.TRUE.equals(request.confidence())
+                        ? Double.valueOf(comparison
+                                .confidence(row.filling(), Confidence.POINTS_OF_A_ROW)
+                                .chance())
                         : null);
     }
 

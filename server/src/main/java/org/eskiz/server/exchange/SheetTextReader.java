@@ -27,7 +27,7 @@ final class SheetTextReader {
     private static final int SHOWN_OF_A_LINE = 80;
     private static final int FEWEST_LYING = 3;
 
-    private static final Pattern FREQUENCY_UNIT = Pattern.compile("(?i)(\\d*\\s*)?\\b([kMG]Hz)\\b");
+    private static final Pattern FREQUENCY_UNIT = Pattern.compile("(?i)(?<![a-z])([kMG]Hz)\\b");
     private static final Pattern UNIT_APART = Pattern.compile("(?i)(\\d)\\s+([kMG]Hz\\b|dB\\b)");
     private static final Pattern UNIT_BEHIND = Pattern.compile("(?i)\\s*([kMG]Hz)$");
     private static final Pattern GROUPED_BY_SPACE = Pattern.compile("(?<![\\d.,])(\\d{1,3})((?: \\d{3})+)(?![\\d])");
@@ -106,7 +106,7 @@ final class SheetTextReader {
     }
 
     /** A line that is not empty, with its cells. */
-    private record Line(int number, String text, String[] cells) {
+    private record Line(int number, String text, String plain, String[] cells) {
 
         boolean isHeader() {
             return cells.length == 0 || !NumberStyle.isNumber(bare(cells[0]));
@@ -133,7 +133,7 @@ final class SheetTextReader {
         List<Line> heads = heads(lines);
         this.isLying = isLying(lines);
         this.hasHeader = !heads.isEmpty() && !isLying;
-        String header = String.join("  ", heads.stream().map(Line::text).toList());
+        String header = String.join("  ", heads.stream().map(Line::plain).toList());
         this.columns = isLying ? labels(lines) : columns(heads, lines);
         this.lossColumn = request.lossColumn() == null
                 ? usualLossColumn()
@@ -148,7 +148,7 @@ final class SheetTextReader {
         if (isLying) {
             readLying(lines);
         } else {
-            lines.stream().filter(l -> !heads.contains(l)).forEach(this::read);
+            lines.subList(heads.size(), lines.size()).forEach(this::read);
         }
     }
 
@@ -157,7 +157,7 @@ final class SheetTextReader {
         for (int i = 0; i < texts.size(); i++) {
             if (!isBlank(texts.get(i))) {
                 String plain = plain(texts.get(i));
-                lines.add(new Line(i + 1, texts.get(i), cells(plain)));
+                lines.add(new Line(i + 1, texts.get(i), plain, cells(plain)));
             }
         }
         return lines;
@@ -200,7 +200,7 @@ final class SheetTextReader {
                 return List.of(names).subList(1, width);
             }
         }
-        String only = heads.isEmpty() ? "" : heads.get(0).text();
+        String only = heads.isEmpty() ? "" : heads.get(0).plain();
         return IntStream.range(1, Math.max(2, width))
                 .mapToObj(i -> width <= 2 ? only : "column " + (i + 1))
                 .toList();
@@ -208,7 +208,7 @@ final class SheetTextReader {
 
     /** A heading has spaces in it; only columns apart by something else, or by more of them, can be told. */
     private String[] headings(Line head) {
-        return separator == Separator.SPACE ? head.text().strip().split("\\s{2,}|\t") : head.cells;
+        return separator == Separator.SPACE ? head.plain().strip().split("\\s{2,}|\t") : head.cells;
     }
 
     private int usualLossColumn() {
@@ -256,13 +256,13 @@ final class SheetTextReader {
         List<Line> withNumbers =
                 lines.stream().filter(l -> numbers(l).size() >= 2).toList();
         lines.stream()
-                .filter(l -> !withNumbers.contains(l))
+                .filter(l -> numbers(l).size() < 2)
                 .forEach(l -> skip(l, numbers(l).isEmpty() ? NO_NUMBER : "there is only one number in it"));
         Line first = withNumbers.get(0);
         List<Cell> frequencies = numbers(first);
         List<Cell> losses = numbers(withNumbers.get(lossColumn));
         for (int i = 0; i < frequencies.size(); i++) {
-            add(new Line(i + 1, first.text, first.cells), frequencies.get(i), losses.get(i));
+            add(new Line(i + 1, first.text, first.plain, first.cells), frequencies.get(i), losses.get(i));
         }
     }
 
@@ -422,6 +422,6 @@ final class SheetTextReader {
 
     private static FrequencyUnit frequencyUnitIn(String text) {
         Matcher unit = FREQUENCY_UNIT.matcher(text);
-        return unit.find() ? FrequencyUnit.valueOf(unit.group(2).toUpperCase(Locale.ROOT)) : FrequencyUnit.MHZ;
+        return unit.find() ? FrequencyUnit.valueOf(unit.group(1).toUpperCase(Locale.ROOT)) : FrequencyUnit.MHZ;
     }
 }

@@ -70,9 +70,9 @@ class LoadFilesTest {
                 "a.s1p | # MHz S RI R 50~7 0.1 | 2 numbers, where a sweep of one port has 3",
                 "a.s1p | 7 0 0 0 0 0 0 0 0 | two-port sweep",
                 "a.s1p | # MHz S XY R 50~7 0 0 | line 1: \"XY\" is not understood",
-                "a.s1p | 7 0 0~7 0 0 | line 2: 7000.0 MHz does not rise",
+                "a.s1p | 7 0 0~7 0 0 | line 2: 7000.0 MHz stands in line 1 already",
                 "a.s1p | 7 0 nan | \"nan\" is not a number",
-                "a.s1p | [Version] 2.0 | version 2 of the format",
+                "a.s1p | [Version] 3.0 | version 3.0 of the format",
             })
     void whatIsWrongIsNamedWithItsLine(String name, String text, String told, Api api) {
         JsonNode problem = api.post("/api/loads", body(name, text == null ? "" : text.replace("~", "\n"), 7.0))
