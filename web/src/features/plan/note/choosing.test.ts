@@ -31,6 +31,7 @@ function row(id: string, over: Partial<Row> = {}): Row {
     cells: [],
     reach: [],
     reachOfRun: null,
+    chance: null,
     ...over,
   };
 }
