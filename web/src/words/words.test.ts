@@ -45,6 +45,7 @@ function row(name: string, over: Partial<Row> = {}): Row {
     mass: null,
     reach: [],
     reachOfRun: null,
+    chance: null,
     cells: [],
     ...over,
   };
