@@ -196,9 +196,16 @@ function SweptCurve({ analysis }: { analysis: BenchAnalysis }) {
       />
       {line && (
         <p className="flex flex-wrap gap-x-5 text-fine">
-          {line.impedanceOhm !== null && <span>{fixed(line.impedanceOhm, 1)} Ω</span>}
+          {line.impedanceOhm !== null && (
+            <span>
+              {fixed(line.impedanceOhm, 1)} ± {fixed(line.impedanceUncertaintyOhm, 1)} Ω
+            </span>
+          )}
           {line.velocityFactor !== null && (
-            <span>velocity factor {fixed(line.velocityFactor, 3)}</span>
+            <span>
+              velocity factor {fixed(line.velocityFactor, 3)} ±{' '}
+              {fixed(line.velocityFactor * line.lengthUncertainty, 3)}
+            </span>
           )}
           {line.lengthM !== null && (
             <span>{about(line.lengthM, lengths)} long by the velocity factor of its type</span>
