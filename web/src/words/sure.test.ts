@@ -6,7 +6,7 @@ const plainly = (text: string) => text.replaceAll('\u00a0', ' ');
 describe('how sure a run is, in words', () => {
   it('is told in twentieths, and never as certain', () => {
     expect(plainly(chanceText(0.949))).toBe('19 in 20 runs like this would do all that is asked.');
-    expect(chanceText(0.99)).toContain('As good as every run');
+    expect(chanceText(0.99)).toContain('Nearly every run');
     expect(chanceText(0.01)).toContain('Hardly any run');
   });
 

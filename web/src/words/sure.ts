@@ -17,8 +17,8 @@ const OUT_OF = 20;
 /** A chance in twentieths, since nobody thinks in hundredths. */
 export function chanceText(chance: number): string {
   const passing = Math.round(chance * OUT_OF);
-  if (passing === OUT_OF) return `As good as every run like this does all that is asked.`;
-  if (passing === 0) return `Hardly any run like this does all that is asked.`;
+  if (passing === OUT_OF) return `Nearly every run like this would do all that is asked.`;
+  if (passing === 0) return `Hardly any run like this would do all that is asked.`;
   return tied(`${passing} in ${OUT_OF} runs like this would do all that is asked.`);
 }
 
