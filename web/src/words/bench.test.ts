@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { BenchAnalysis, BenchFigure } from '../api';
 import { codeText } from './asked';
-import { benchFindingText, benchSentences, peakSentence } from './bench';
+import { benchSentences, peakSentence } from './bench';
+import { benchFindingText } from './benchFindings';
 import { capital } from './capital';
 
 type Finding = BenchAnalysis['findings'][number];

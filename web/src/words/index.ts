@@ -241,6 +241,7 @@ export function readingUnit(reading: Reading): string {
 }
 
 export * from './bench';
+export * from './benchFindings';
 export * from './sure';
 export * from './capital';
 export * from './sentences';

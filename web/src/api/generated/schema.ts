@@ -1644,7 +1644,7 @@ export interface components {
             per100mDb: number | null;
             /** Format: double */
             percentOfSheet: number | null;
-            uncertainty: components["schemas"]["UncertaintyTermResponse"][];
+            uncertainty: components["schemas"]["UncertaintyResponse"];
         };
         BenchFileRequest: {
             fileName: string;
@@ -3232,7 +3232,7 @@ export interface components {
             /** @enum {string|null} */
             outcome: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL" | null;
             trouble: string | null;
-            uncertainty: components["schemas"]["UncertaintyTermResponse"][];
+            uncertainty: components["schemas"]["UncertaintyResponse"];
         };
         ReadingTakenRequest: {
             /** Format: double */
@@ -3774,11 +3774,20 @@ export interface components {
             /** Format: double */
             percentPerYear: number;
         };
+        UncertaintyResponse: {
+            /** Format: double */
+            expandedDb: number;
+            terms: components["schemas"]["UncertaintyTermResponse"][];
+        };
         UncertaintyTermResponse: {
+            /** Format: double */
+            expandedDb: number;
             /** @enum {string} */
             source: "RESOLUTION" | "FLICKER" | "REPEATABILITY" | "DRIFT" | "METER_CLASS" | "MISMATCH" | "JOINTS_NOT_ENTERED" | "LEVELS" | "SCATTER" | "AS_READ" | "CONNECTING" | "CALIBRATION" | "NOISE" | "ESTIMATE" | "RIPPLE";
             /** Format: double */
             standardDb: number;
+            /** Format: double */
+            withoutDb: number;
         };
         UnderstoodResponse: {
             columns: string[];

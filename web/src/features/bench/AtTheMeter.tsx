@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { BenchNotes } from '../../api';
-import { QuantityField } from '../../ui';
-import { frequencyText, plain } from '../../units';
+import { frequencyText } from '../../units';
 import { textOf, withReading } from './notes';
+import { RowFrequency } from './RowFrequency';
 
 /** What the meter shows in one of the two set-ups, typed below it: one line a reading, in the order in which they are read. */
 export function AtTheMeter({
@@ -33,16 +33,7 @@ export function AtTheMeter({
           return (
             <li key={i} className="flex items-baseline justify-end gap-x-1">
               {reads === 'baseline' ? (
-                <QuantityField
-                  label={`frequency of row ${i + 1}`}
-                  kind="frequency"
-                  unit="mhz"
-                  unitLabel="MHz"
-                  value={reading.frequencyMHz}
-                  show={(v) => plain(v, 4)}
-                  say={frequencyText}
-                  onCommit={(frequencyMHz) => onChange(withReading(notes, i, { frequencyMHz }))}
-                />
+                <RowFrequency notes={notes} index={i} onChange={onChange} />
               ) : (
                 <span className="text-soft">{at}</span>
               )}

@@ -38,7 +38,7 @@ export function Figures({ figures, fullDb }: { figures: readonly BenchFigure[]; 
                   at={frequencyText(f.frequencyMHz)}
                   leastDb={f.leastDb}
                   mostDb={f.mostDb}
-                  terms={f.uncertainty}
+                  uncertainty={f.uncertainty}
                 />
               </td>
               <td className="figures whitespace-nowrap">

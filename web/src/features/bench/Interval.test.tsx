@@ -13,11 +13,14 @@ describe('how sure a loss is', () => {
         at="145 MHz"
         leastDb={1.74}
         mostDb={2.14}
-        terms={[
-          { source: 'RESOLUTION', standardDb: 0.03 },
-          { source: 'DRIFT', standardDb: 0.09 },
-          { source: 'MISMATCH', standardDb: 0.04 },
-        ]}
+        uncertainty={{
+          expandedDb: 0.206,
+          terms: [
+            { source: 'RESOLUTION', standardDb: 0.03, expandedDb: 0.06, withoutDb: 0.197 },
+            { source: 'DRIFT', standardDb: 0.09, expandedDb: 0.18, withoutDb: 0.1 },
+            { source: 'MISMATCH', standardDb: 0.04, expandedDb: 0.08, withoutDb: 0.19 },
+          ],
+        }}
       />,
     );
     await userEvent.click(screen.getByRole('button', { name: /how sure the loss at 145 MHz is/ }));
@@ -31,7 +34,9 @@ describe('how sure a loss is', () => {
   });
 
   it('is plain text where its terms are not known', () => {
-    render(<Interval at="145 MHz" leastDb={1} mostDb={2} terms={[]} />);
+    render(
+      <Interval at="145 MHz" leastDb={1} mostDb={2} uncertainty={{ expandedDb: 0, terms: [] }} />,
+    );
     expect(screen.queryByRole('button')).toBeNull();
     expect(screen.getByText('1.00 to 2.00')).toBeTruthy();
   });

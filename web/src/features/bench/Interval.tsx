@@ -3,26 +3,25 @@ import { OpensInPlace } from '../../ui';
 import { fixed } from '../../units';
 import { capital, UNCERTAINTY_WORDS } from '../../words';
 
-type Terms = BenchFigure['uncertainty'];
-
-/** An interval is twice the root of the squares of its terms, to either side. */
-const EXPANSION = 2;
+type Uncertainty = BenchFigure['uncertainty'];
 
 /** Between what and what a loss lies; opened, from what that comes, the largest first, and what would make it smaller. */
 export function Interval({
   at,
   leastDb,
   mostDb,
-  terms,
+  uncertainty,
 }: {
   /** Where it was read, for whoever cannot see the row. */
   at: string;
   leastDb: number;
   mostDb: number;
-  terms: Terms;
+  uncertainty: Uncertainty;
 }) {
   const text = `${fixed(leastDb, 2)} to ${fixed(mostDb, 2)}`;
-  if (terms.length === 0) return <span className="text-small text-soft">{text}</span>;
+  if (uncertainty.terms.length === 0) {
+    return <span className="text-small text-soft">{text}</span>;
+  }
   return (
     <OpensInPlace
       label={`${text} dB: how sure the loss at ${at} is`}
@@ -30,26 +29,26 @@ export function Interval({
       width={340}
       className="figures text-small text-soft underline decoration-dotted underline-offset-2"
     >
-      {() => <Budget terms={terms} />}
+      {() => <Budget uncertainty={uncertainty} />}
     </OpensInPlace>
   );
 }
 
-function Budget({ terms }: { terms: Terms }) {
-  const largest = terms.toSorted((a, b) => b.standardDb - a.standardDb);
-  const [first, ...others] = largest;
+function Budget({ uncertainty }: { uncertainty: Uncertainty }) {
+  const largest = uncertainty.terms.toSorted((a, b) => b.expandedDb - a.expandedDb);
+  const [first] = largest;
   if (!first) return null;
   return (
     <div className="flex flex-col gap-1.5 font-sans text-fine whitespace-normal">
-      <p>Give or take {fixed(together(terms), 2)} dB, from:</p>
+      <p>Give or take {fixed(uncertainty.expandedDb, 2)} dB, from:</p>
       <ul>
         {largest.map((t) => (
           <li key={t.source} className="flex items-baseline gap-2">
-            <span className="figures w-14 shrink-0">± {fixed(EXPANSION * t.standardDb, 2)}</span>
+            <span className="figures w-14 shrink-0">± {fixed(t.expandedDb, 2)}</span>
             <span
               aria-hidden="true"
               className="h-2 shrink-0 bg-control"
-              style={{ width: `${(60 * t.standardDb) / first.standardDb}px` }}
+              style={{ width: `${(60 * t.expandedDb) / first.expandedDb}px` }}
             />
             {UNCERTAINTY_WORDS[t.source].what}
           </li>
@@ -57,15 +56,11 @@ function Budget({ terms }: { terms: Terms }) {
       </ul>
       <p>
         {capital(UNCERTAINTY_WORDS[first.source].remedy)}. Without that term ±{' '}
-        {fixed(together(others), 2)} dB would be left.
+        {fixed(first.withoutDb, 2)} dB would be left.
       </p>
       <p className="text-soft">
         They are independent, so they add in squares; 95 in 100 lie within.
       </p>
     </div>
   );
-}
-
-function together(terms: Terms): number {
-  return EXPANSION * Math.hypot(...terms.map((t) => t.standardDb));
 }

@@ -8,6 +8,7 @@ import { LossStrip } from './LossStrip';
 import type { Reading } from './notes';
 import { withAnotherLevel, withoutReading, withReading } from './notes';
 import { OutcomeMark } from './OutcomeMark';
+import { RowFrequency } from './RowFrequency';
 
 /** One reading, and what it comes to; on a phone the latter stands below. */
 export function ReadingRow({
@@ -50,7 +51,7 @@ export function ReadingRow({
         at={at}
         leastDb={result.leastDb ?? 0}
         mostDb={result.mostDb ?? 0}
-        terms={result.uncertainty}
+        uncertainty={result.uncertainty}
       />
     </>
   );
@@ -70,20 +71,7 @@ export function ReadingRow({
     <>
       <tr data-reading={index} className="align-baseline [&>td]:py-0.5 [&>td]:pr-3">
         <td>
-          {isWattmeter ? (
-            at
-          ) : (
-            <QuantityField
-              label={`frequency of row ${index + 1}`}
-              kind="frequency"
-              unit="mhz"
-              unitLabel="MHz"
-              value={reading.frequencyMHz}
-              show={(v) => plain(v, 4)}
-              say={frequencyText}
-              onCommit={(frequencyMHz) => change({ frequencyMHz })}
-            />
-          )}
+          {isWattmeter ? at : <RowFrequency notes={notes} index={index} onChange={onChange} />}
         </td>
         {hasLengths && (
           <td>

@@ -30,7 +30,7 @@ const FIGURE: BenchFigure = {
   outcome: 'WORSE',
   leastPer100mDb: 15.5,
   mostPer100mDb: 16.5,
-  uncertainty: [],
+  uncertainty: { expandedDb: 0.1, terms: [] },
 };
 
 const NOTHING: BenchAnalysis = {

@@ -1,14 +1,12 @@
 import type { BenchFigure, BenchSummary } from '../../api';
 import { csvText } from '../../ui';
-import { fractionLeft } from '../../units';
+import { fractionLeft, METRES_PER_FOOT } from '../../units';
 import { labelOf } from './log';
 
 /** How losses are laid side by side. */
 export const READINGS = ['per 100 m', 'per 100 ft', 'as measured', 'percent', 'times'] as const;
 
 export type Reading = (typeof READINGS)[number];
-
-const METRES_PER_100_FT = 30.48;
 
 /** A loss as it is to be read; null where that cannot be said of it. */
 export function readAs(
@@ -23,7 +21,7 @@ export function readAs(
     case 'per 100 m':
       return per100m;
     case 'per 100 ft':
-      return per100m === null ? null : (per100m * METRES_PER_100_FT) / 100;
+      return per100m === null ? null : per100m * METRES_PER_FOOT;
     case 'as measured':
       return lossDb;
     case 'percent':

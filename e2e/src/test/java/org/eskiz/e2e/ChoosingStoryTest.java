@@ -75,7 +75,7 @@ class ChoosingStoryTest {
 
         sheet.field("length").fill("130 ft");
         assertThat(sheet.alert()).hasCount(0);
-        assertThat(page.getByText("cable for the 39.624 m")).isVisible();
+        assertThat(page.getByText("cable for the 130 ft")).isVisible();
     }
 
     @Test

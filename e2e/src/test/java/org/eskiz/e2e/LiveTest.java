@@ -30,8 +30,7 @@ class LiveTest {
         // the calibration is missing, and that is seen
         assertThat(page.getByText("calibrate at the ends of the test leads, and sweep again"))
                 .isVisible();
-        for (String step :
-                List.of("it is open", "the short is on", "the load is on", "through, they are joined")) {
+        for (String step : List.of("it is open", "the short is on", "the load is on", "through, they are joined")) {
             button(page, step).click();
         }
         assertThat(page.getByText("It is calibrated.")).isVisible();

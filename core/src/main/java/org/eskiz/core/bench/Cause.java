@@ -16,8 +16,8 @@ public record Cause(Kind kind, double share, double amount, double chiSquare) {
 
     /** The faults that leave a shape. */
     public enum Kind {
-        /** Joints that are in it and were not entered. */
-        JOINTS_NOT_ENTERED(Judged::notEnteredDb),
+        /** Joints that are in it and were not entered: a rival of what they look like, without a shape of their own. */
+        JOINTS_NOT_ENTERED(j -> 0),
         /** Flat over frequency: a resistive joint or contact. */
         CONTACT(j -> 1),
         /** As all that is lost in the cable: length, type or temperature is another. */

@@ -47,6 +47,18 @@ public record Expectation(
     /** What no test on a bench can tell apart, dB. */
     static final double ALWAYS_ALLOWED_DB = 0.1;
 
+    /** The same with its joints, entered or not, as something else than their own sum. */
+    Expectation withJointsSeenAs(InsertionLoss together) {
+        return new Expectation(
+                type,
+                lengthM,
+                temperatureC,
+                joints.isEmpty() ? joints : List.of(together),
+                tolerance,
+                notEntered.isEmpty() ? notEntered : List.of(together),
+                reflecting);
+    }
+
     /** How far measured losses lie from it on the mean, as a share of it; what no bench can tell is not counted. */
     public double meanDistance(List<LossPoint> points) {
         return points.stream()

@@ -15,7 +15,6 @@ import org.eskiz.core.unit.Decibels;
 import org.eskiz.core.unit.Physics;
 import org.hipparchus.stat.descriptive.moment.StandardDeviation;
 import org.hipparchus.stat.descriptive.rank.Median;
-import org.hipparchus.stat.regression.SimpleRegression;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -98,7 +97,7 @@ public record MeasuredLine(
                     sweep.insertionLossDb(i),
                     chained.impedance()));
         }
-        return of(points, unwrapped(phase, 2 * Math.PI), false);
+        return of(points, Phase.unwrapped(phase, 2 * Math.PI), false);
     }
 
     /**
@@ -114,7 +113,7 @@ public record MeasuredLine(
             Complex zo = open.impedance(i);
             Complex zs = shorted.impedance(i);
             // of the two roots the one that loses, since a line does
-            Complex tanh = passive(zs.divide(zo).sqrt());
+            Complex tanh = Chained.passive(zs.divide(zo).sqrt());
             Complex gammaL = Complex.ONE
                     .add(tanh)
                     .divide(Complex.ONE.subtract(tanh))
@@ -125,9 +124,9 @@ public record MeasuredLine(
                     open.frequenciesMHz().get(i),
                     gammaL.real() * Decibels.PER_NEPER,
                     (open.returnLossDb(i) + shorted.returnLossDb(i)) / 4,
-                    passive(zo.multiply(zs).sqrt())));
+                    Chained.passive(zo.multiply(zs).sqrt())));
         }
-        return of(points, unwrapped(phase, Math.PI), false);
+        return of(points, Phase.unwrapped(phase, Math.PI), false);
     }
 
     /** From one end with the far end open or shorted, not both: half the return loss, smoothed over a ripple. An estimate. */
@@ -137,10 +136,10 @@ public record MeasuredLine(
                 .mapToDouble(i -> -sweep.reflections().get(i).arg())
                 .toArray();
         // there and back: the reflection turns twice as fast as the wave on its way
-        double[] turned = unwrapped(phase, 2 * Math.PI);
+        double[] turned = Phase.unwrapped(phase, 2 * Math.PI);
         double[] oneWay =
                 IntStream.range(0, f.length).mapToDouble(i -> turned[i] / 2).toArray();
-        double electricalLengthM = requireTurning(electricalLength(f, oneWay));
+        double electricalLengthM = requireTurning(Phase.electricalLength(f, oneWay));
         double rippleMHz = Physics.SPEED_OF_LIGHT / (2 * electricalLengthM) / 1e6;
         double[] halves = IntStream.range(0, f.length)
                 .mapToDouble(i -> sweep.returnLossDb(i) / 2)
@@ -157,7 +156,7 @@ public record MeasuredLine(
                 OptionalDouble.empty(),
                 electricalLengthM,
                 noise(points),
-                new Certainty(0, lengthUncertainty(f, oneWay)),
+                new Certainty(0, Phase.lengthUncertainty(f, oneWay)),
                 true);
     }
 
@@ -354,15 +353,15 @@ public record MeasuredLine(
 
     private static MeasuredLine of(List<Point> points, double[] phase, boolean isEstimate) {
         double[] f = points.stream().mapToDouble(Point::frequencyMHz).toArray();
-        double[] upper =
-                upperHalf(f, points.stream().mapToDouble(Point::resistanceOhm).toArray());
+        double[] upper = Phase.upperHalf(
+                f, points.stream().mapToDouble(Point::resistanceOhm).toArray());
         points.forEach(p -> requireFinite(p.frequencyMHz(), p.matchedLossDb(), p.plainLossDb(), p.resistanceOhm()));
         return new MeasuredLine(
                 points,
                 OptionalDouble.of(new Median().evaluate(upper)),
-                requireTurning(electricalLength(f, phase)),
+                requireTurning(Phase.electricalLength(f, phase)),
                 noise(points),
-                new Certainty(middleSpread(upper), lengthUncertainty(f, phase)),
+                new Certainty(middleSpread(upper), Phase.lengthUncertainty(f, phase)),
                 isEstimate);
     }
 
@@ -388,53 +387,6 @@ public record MeasuredLine(
                 / Math.sqrt(values.length);
     }
 
-    private static double lengthUncertainty(double[] f, double[] phase) {
-        SimpleRegression slope = slope(f, phase);
-        return slope.getN() < 3
-                ? 0
-                : Uncertainty.EXPANSION * slope.getSlopeStdErr() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
-    }
-
-    /** Of values over frequency those in the upper half of the sweep. */
-    static double[] upperHalf(double[] f, double[] values) {
-        return IntStream.range(0, f.length)
-                .filter(i -> isUpper(f, f[i]))
-                .mapToDouble(i -> values[i])
-                .toArray();
-    }
-
-    private static boolean isUpper(double[] f, double frequencyMHz) {
-        return frequencyMHz >= (f[0] + f[f.length - 1]) / 2;
-    }
-
-    /** From β·l = 2πf·l/(vf·c). */
-    private static double electricalLength(double[] f, double[] phase) {
-        SimpleRegression slope = slope(f, phase);
-        if (slope.getN() < 2) {
-            throw new SweepException("a sweep needs at least two points in its upper half, not " + slope.getN());
-        }
-        return slope.getSlope() * Physics.SPEED_OF_LIGHT / (2 * Math.PI);
-    }
-
-    private static SimpleRegression slope(double[] f, double[] phase) {
-        SimpleRegression slope = new SimpleRegression();
-        for (int i = 0; i < f.length; i++) {
-            if (isUpper(f, f[i])) {
-                slope.addData(f[i] * 1e6, phase[i]);
-            }
-        }
-        return slope;
-    }
-
-    /** A phase that is known up to a period, made continuous. */
-    private static double[] unwrapped(double[] phase, double period) {
-        double[] out = phase.clone();
-        for (int i = 1; i < out.length; i++) {
-            out[i] -= period * Math.rint((out[i] - out[i - 1]) / period);
-        }
-        return out;
-    }
-
     private static void requireSameGrid(Sweep.OnePort open, Sweep.OnePort shorted) {
         boolean isSame =
                 open.frequenciesMHz().size() == shorted.frequenciesMHz().size()
@@ -452,41 +404,6 @@ public record MeasuredLine(
                     shorted.frequenciesMHz().size(),
                     shorted.frequenciesMHz().get(0),
                     shorted.frequenciesMHz().get(shorted.frequenciesMHz().size() - 1)));
-        }
-    }
-
-    private static Complex passive(Complex root) {
-        return root.real() < 0 ? root.negate() : root;
-    }
-
-    /** The ABCD matrix of a two-port, from its S (Microwave Engineering, 4th edition, table 4.2). */
-    private record Chained(Complex a, Complex b, Complex c, Complex d) {
-
-        static Chained of(Sweep.Scattering s, double ohm) {
-            Complex both = s.s12().multiply(s.s21());
-            Complex twice = s.s21().multiply(2);
-            Complex in = Complex.ONE.add(s.s11());
-            Complex inLess = Complex.ONE.subtract(s.s11());
-            Complex out = Complex.ONE.add(s.s22());
-            Complex outLess = Complex.ONE.subtract(s.s22());
-            return new Chained(
-                    in.multiply(outLess).add(both).divide(twice),
-                    in.multiply(out).subtract(both).multiply(ohm).divide(twice),
-                    inLess.multiply(outLess).subtract(both).divide(twice.multiply(ohm)),
-                    inLess.multiply(out).add(both).divide(twice));
-        }
-
-        /** e^{γl}: of the two eigenvalues the one that grows toward the near end. */
-        Complex growth() {
-            Complex mean = a.add(d).divide(2);
-            Complex root = b.multiply(c).sqrt();
-            Complex one = mean.add(root);
-            Complex other = mean.subtract(root);
-            return one.abs() >= other.abs() ? one : other;
-        }
-
-        Complex impedance() {
-            return passive(b.divide(c).sqrt());
         }
     }
 }

@@ -61,7 +61,7 @@ record SweptJoints(List<Double> frequenciesMHz, double[] addedDb, double rippleD
                 line.points().stream().map(MeasuredLine.Point::frequencyMHz).toList(),
                 mean,
                 f.length < 2 ? 0 : new StandardDeviation().evaluate(about),
-                new Median().evaluate(MeasuredLine.upperHalf(f, ohm)));
+                new Median().evaluate(Phase.upperHalf(f, ohm)));
     }
 
     private static TwoPort chain(

@@ -5,15 +5,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
-import org.eskiz.core.cable.InsertionLoss;
 
 /**
  * A line on the bench as its sweeps show it.
  *
  * @param sweep that its points come from
  * @param lengthM as it was stated, else by the velocity factor of its type; empty where neither is known
+ * @param joints at its ends, entered or not, as they show in the sweep; empty where there are none, or where the type or the length
+ *     is not known
  */
-public record SweptLine(TestSubject subject, Sweep sweep, MeasuredLine line, OptionalDouble lengthM) {
+public record SweptLine(
+        TestSubject subject, Sweep sweep, MeasuredLine line, OptionalDouble lengthM, Optional<SweptJoints> joints) {
 
     private static final int ENOUGH_FOR_A_CAUSE = 24;
     private static final int ENOUGH_FOR_A_RIPPLE = 80;
@@ -36,8 +38,17 @@ public record SweptLine(TestSubject subject, Sweep sweep, MeasuredLine line, Opt
     private static final double USUAL_VELOCITY = 0.66;
 
     private static SweptLine of(TestSubject subject, Sweep sweep, MeasuredLine line) {
-        return new SweptLine(
-                subject, sweep, line, subject.lengthM().isPresent() ? subject.lengthM() : lengthByTypeM(subject, line));
+        OptionalDouble lengthM = subject.lengthM().isPresent() ? subject.lengthM() : lengthByTypeM(subject, line);
+        return new SweptLine(subject, sweep, line, lengthM, joints(subject, line, lengthM));
+    }
+
+    private static Optional<SweptJoints> joints(TestSubject subject, MeasuredLine line, OptionalDouble lengthM) {
+        List<TestJoint> joints = subject.joints().isEmpty() ? subject.notEntered() : subject.joints();
+        return joints.isEmpty() || lengthM.isEmpty()
+                ? Optional.empty()
+                : subject.type()
+                        .map(t ->
+                                SweptJoints.of(joints, t.cable(), lengthM.getAsDouble(), subject.temperatureC(), line));
     }
 
     /** Reads the sweeps of a test; empty where there is none yet, or where no line can be made of it. */
@@ -162,7 +173,7 @@ public record SweptLine(TestSubject subject, Sweep sweep, MeasuredLine line, Opt
 
     /** Joints of another impedance pull that of the whole along. */
     private double withoutJoints(double ohm, TypeSheet type) {
-        return joints().map(j -> ohm * type.cable().impedanceOhm() / j.impedanceOhm())
+        return joints.map(j -> ohm * type.cable().impedanceOhm() / j.impedanceOhm())
                 .orElse(ohm);
     }
 
@@ -212,45 +223,13 @@ public record SweptLine(TestSubject subject, Sweep sweep, MeasuredLine line, Opt
 
     /** What its type promises as a sweep shows it, with its joints; empty where the type or the length is not known. */
     public Optional<Expectation> expectation() {
-        return subject.type().flatMap(this::expectation);
-    }
-
-    /** What any type would promise. */
-    Optional<Expectation> expectation(TypeSheet type) {
-        if (lengthM.isEmpty()) {
-            return Optional.empty();
-        }
-        Expectation plain = subject.expectation(type, lengthM.getAsDouble(), TestSubject.Seen.BY_SWEEP);
-        return Optional.of(new Expectation(
-                plain.type(),
-                plain.lengthM(),
-                plain.temperatureC(),
-                joints(type, subject.joints()),
-                plain.tolerance(),
-                joints(type, subject.notEntered()),
-                List.of()));
-    }
-
-    private List<InsertionLoss> joints(TypeSheet type, List<TestJoint> joints) {
-        return swept(type, joints).<List<InsertionLoss>>map(List::of).orElse(List.of());
-    }
-
-    private Optional<SweptJoints> swept(TypeSheet type, List<TestJoint> joints) {
-        return joints.isEmpty() || lengthM.isEmpty()
-                ? Optional.empty()
-                : Optional.of(
-                        SweptJoints.of(joints, type.cable(), lengthM.getAsDouble(), subject.temperatureC(), line));
-    }
-
-    /** Joints at its ends, entered or not, as they show in the sweep; empty where there are none, or where no type is known. */
-    private Optional<SweptJoints> joints() {
-        List<TestJoint> joints = subject.joints().isEmpty() ? subject.notEntered() : subject.joints();
-        return subject.type().flatMap(t -> swept(t, joints));
+        return subject.expectation(lengthM, TestSubject.Seen.BY_SWEEP)
+                .map(plain -> joints.map(plain::withJointsSeenAs).orElse(plain));
     }
 
     /** Standard deviation of the ripple that joints at its ends make, dB: no more than the sweep shows. */
     double rippleDb() {
-        return joints().map(j -> Math.min(j.rippleDb(), line.rippleDb())).orElse(0.0);
+        return joints.map(j -> Math.min(j.rippleDb(), line.rippleDb())).orElse(0.0);
     }
 
     /** What changes along it and is worth a word, the strongest first; where no speed of a wave is known, nothing is. */

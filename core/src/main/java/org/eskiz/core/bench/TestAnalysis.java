@@ -306,9 +306,8 @@ public record TestAnalysis(
         }
 
         private double distance(TypeSheet type) {
-            return swept.flatMap(s -> s.expectation(type))
-                    .orElseGet(() -> subject.expectation(type, lengthM.getAsDouble(), TestSubject.Seen.BY_POWER))
-                    .meanDistance(points);
+            TestSubject.Seen seen = swept.isPresent() ? TestSubject.Seen.BY_SWEEP : TestSubject.Seen.BY_POWER;
+            return subject.expectation(type, lengthM.getAsDouble(), seen).meanDistance(points);
         }
 
         /** Joints of an own cable never say otherwise than the cause: where that is in the cable, they lose what they should. */

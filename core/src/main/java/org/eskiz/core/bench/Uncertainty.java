@@ -61,6 +61,11 @@ public record Uncertainty(List<Term> terms) {
      */
     public record Term(Source source, double standardDb) {
 
+        /** It alone, to either side, dB. */
+        public double expandedDb() {
+            return EXPANSION * standardDb;
+        }
+
         public Term {
             Require.notNegative("standard uncertainty in dB", standardDb);
         }
@@ -90,6 +95,11 @@ public record Uncertainty(List<Term> terms) {
     /** The same expanded: to either side, dB. */
     public double expandedDb() {
         return EXPANSION * standardDb();
+    }
+
+    /** What would be left without a term, expanded: to either side, dB. */
+    public double expandedWithoutDb(Term term) {
+        return new Uncertainty(terms.stream().filter(t -> t != term).toList()).expandedDb();
     }
 
     /** The term that counts for most; empty where nothing is uncertain. */

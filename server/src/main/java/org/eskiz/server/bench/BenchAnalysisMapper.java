@@ -30,6 +30,7 @@ import org.eskiz.server.bench.BenchAnalysisResponse.ReadingResultResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.SeveralLengthsResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.SweptLineResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.SweptPointResponse;
+import org.eskiz.server.bench.BenchAnalysisResponse.UncertaintyResponse;
 import org.eskiz.server.bench.BenchAnalysisResponse.UncertaintyTermResponse;
 
 /** From what a test comes to, to how it is answered. */
@@ -87,10 +88,13 @@ final class BenchAnalysisMapper {
         return share.isPresent() ? 100 * share.getAsDouble() : null;
     }
 
-    private static List<UncertaintyTermResponse> terms(Uncertainty uncertainty) {
-        return uncertainty.terms().stream()
-                .map(t -> new UncertaintyTermResponse(t.source(), t.standardDb()))
-                .toList();
+    private static UncertaintyResponse budget(Uncertainty uncertainty) {
+        return new UncertaintyResponse(
+                uncertainty.expandedDb(),
+                uncertainty.terms().stream()
+                        .map(t -> new UncertaintyTermResponse(
+                                t.source(), t.standardDb(), t.expandedDb(), uncertainty.expandedWithoutDb(t)))
+                        .toList());
     }
 
     private static ReadingResultResponse row(RowResult row) {
@@ -101,7 +105,7 @@ final class BenchAnalysisMapper {
                         p.mostDb(),
                         nullable(row.expectedDb()),
                         row.outcome().orElse(null),
-                        terms(p.uncertainty()),
+                        budget(p.uncertainty()),
                         null))
                 .orElseGet(() -> new ReadingResultResponse(
                         null,
@@ -109,7 +113,7 @@ final class BenchAnalysisMapper {
                         null,
                         null,
                         null,
-                        List.of(),
+                        UncertaintyResponse.NOT_KEPT,
                         row.trouble().map(Throwable::getMessage).orElse(null)));
     }
 
@@ -128,7 +132,7 @@ final class BenchAnalysisMapper {
                 judged.map(Judged::outcome).orElse(null),
                 scaled(f, f.point().leastDb()),
                 scaled(f, f.point().mostDb()),
-                terms(judged.map(Judged::uncertainty).orElse(f.point().uncertainty())));
+                budget(judged.map(Judged::uncertainty).orElse(f.point().uncertainty())));
     }
 
     /** Another loss per 100 m, as the figure itself is. */

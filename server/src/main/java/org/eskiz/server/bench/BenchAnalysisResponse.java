@@ -51,15 +51,27 @@ record BenchAnalysisResponse(
             @Nullable Double mostDb,
             @Nullable Double expectedDb,
             SheetDeviation.@Nullable Outcome outcome,
-            List<UncertaintyTermResponse> uncertainty,
+            UncertaintyResponse uncertainty,
             @Nullable String trouble) {}
 
     /**
-     * A term of an uncertainty: they are added in squares, and the interval is twice their root to either side.
+     * What a figure does not know of itself: terms that are added in squares, and expanded by 2.
+     *
+     * @param expandedDb all together, to either side
+     */
+    record UncertaintyResponse(double expandedDb, List<UncertaintyTermResponse> terms) {
+
+        static final UncertaintyResponse NOT_KEPT = new UncertaintyResponse(0, List.of());
+    }
+
+    /**
+     * A term of it.
      *
      * @param standardDb standard uncertainty
+     * @param expandedDb it alone, to either side
+     * @param withoutDb what all others together would leave, to either side
      */
-    record UncertaintyTermResponse(Uncertainty.Source source, double standardDb) {}
+    record UncertaintyTermResponse(Uncertainty.Source source, double standardDb, double expandedDb, double withoutDb) {}
 
     /**
      * How well a type fits.
@@ -97,10 +109,10 @@ record BenchAnalysisResponse(
             SheetDeviation.@Nullable Outcome outcome,
             @Nullable Double leastPer100mDb,
             @Nullable Double mostPer100mDb,
-            List<UncertaintyTermResponse> uncertainty) {
+            UncertaintyResponse uncertainty) {
 
         BenchFigureResponse {
-            uncertainty = uncertainty == null ? List.of() : uncertainty;
+            uncertainty = uncertainty == null ? UncertaintyResponse.NOT_KEPT : uncertainty;
         }
     }
 

@@ -1,5 +1,6 @@
 package org.eskiz.server.catalogue;
 
+import java.util.Currency;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,10 +14,7 @@ import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 /** Cable types and connectors as they stood at one moment, found by their keys. */
 public final class Catalogue {
 
-    /** As ISO 4217 has it. */
-    private static final String NO_CURRENCY = "XXX";
-
-    private final String currency;
+    private final Optional<Currency> currency;
     private final List<CableType> cableTypes;
     private final List<Connector> connectors;
     private final Set<String> retired;
@@ -29,13 +27,13 @@ public final class Catalogue {
 
     /** One in which nothing is bought. */
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
-        this(cableTypes, connectors, NO_CURRENCY, Set.of(), Set.of(), id -> Optional.empty());
+        this(cableTypes, connectors, Optional.empty(), Set.of(), Set.of(), id -> Optional.empty());
     }
 
     /**
      * A catalogue.
      *
-     * @param currency ISO 4217, in which the operator pays
+     * @param currency in which the operator pays; empty where nothing is bought
      * @param retired keys of types that are not offered any more; plans that have them still find them
      * @param favourites keys of types that the operator likes to have at the top
      * @param locker finds a piece that the operator owns
@@ -43,7 +41,7 @@ public final class Catalogue {
     Catalogue(
             List<CableType> cableTypes,
             List<Connector> connectors,
-            String currency,
+            Optional<Currency> currency,
             Set<String> retired,
             Set<String> favourites,
             Function<UUID, Optional<FoundPiece>> locker) {
@@ -72,11 +70,11 @@ public final class Catalogue {
             List<UUID> revisions,
             List<Price> prices,
             List<Connector> connectors,
-            String currency,
+            Optional<Currency> currency,
             Set<String> retired) {}
 
-    /** In which the operator pays, ISO 4217. */
-    public String currency() {
+    /** In which the operator pays; empty where nothing is bought. */
+    public Optional<Currency> currency() {
         return currency;
     }
 

@@ -1,8 +1,10 @@
 package org.eskiz.server.catalogue;
 
 import java.util.Collection;
+import java.util.Currency;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
@@ -68,7 +70,7 @@ public class CatalogueService {
         return new Catalogue(
                 newest.stream().map(byRevision::get).map(type).toList(),
                 connectors().stream().map(connector).toList(),
-                currency,
+                Optional.of(Currency.getInstance(currency)),
                 types.retiredKeys(operator),
                 types.favouriteKeys(operator),
                 piece -> locker.getObject().find(piece, operator));

@@ -182,25 +182,7 @@ public record ComparisonRequest(
 
     /** The same question about what stands in the run and nothing else; a run that leaves no line to choose is asked about its longest. */
     ComparisonRequest ofWhatStands() {
-        List<RunElement> marked = isAnyUpForChoice(run) ? run : longestUpForChoice(run);
-        return new ComparisonRequest(
-                radio,
-                ambientC,
-                wet,
-                flatJointLossDb,
-                receiver,
-                exposure,
-                marked,
-                bands,
-                candidates,
-                requirements,
-                purchase,
-                tolerance,
-                preference,
-                null,
-                false,
-                false,
-                null);
+        return of(isAnyUpForChoice(run) ? run : longestUpForChoice(run), purchase);
     }
 
     /** The same question, bought in another way. */

@@ -122,7 +122,7 @@ final class ReplaceableRunMapper {
                         .filter(r -> r.kind() == Kind.BUDGET && r.currency() != null)
                         .map(r -> Currency.getInstance(r.currency()))
                         .findFirst(),
-                Optional.of(Currency.getInstance(catalogue.currency())),
+                catalogue.currency(),
                 asked.allowances() == null
                         ? Allowances.NONE
                         : asked.allowances().allowances());

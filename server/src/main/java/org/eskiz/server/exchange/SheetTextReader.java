@@ -7,7 +7,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.IntPredicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.IntStream;
@@ -61,50 +60,6 @@ final class SheetTextReader {
     private final NumberStyle style;
     private final boolean isSwapped;
 
-    /** What may stand between columns. */
-    enum Separator {
-        TAB("tabs", c -> c == '\t'),
-        SEMICOLON("semicolons", c -> c == ';'),
-        BAR("bars", c -> c == '|'),
-        SPACE("spaces", Character::isWhitespace),
-        COMMA("commas", c -> c == ',');
-
-        final String word;
-        private final IntPredicate parts;
-
-        Separator(String word, IntPredicate parts) {
-            this.word = word;
-            this.parts = parts;
-        }
-
-        /** Cells that are not empty, without their quotes; what stands between quotes is not parted. One pass. */
-        String[] split(String line) {
-            List<String> cells = new ArrayList<>();
-            StringBuilder cell = new StringBuilder();
-            long quotesBehind = line.chars().filter(c -> c == '"').count();
-            for (int i = 0; i < line.length(); i++) {
-                char c = line.charAt(i);
-                if (c == '"') {
-                    quotesBehind--;
-                } else if (parts.test(c) && quotesBehind % 2 == 0) {
-                    addTo(cells, cell);
-                } else {
-                    cell.append(c);
-                }
-            }
-            addTo(cells, cell);
-            return cells.toArray(String[]::new);
-        }
-
-        private static void addTo(List<String> cells, StringBuilder cell) {
-            String text = cell.toString().strip();
-            if (!text.isEmpty()) {
-                cells.add(text);
-            }
-            cell.setLength(0);
-        }
-    }
-
     /** A line that is not empty, with its cells. */
     private record Line(int number, String text, String plain, String[] cells) {
 
@@ -119,7 +74,7 @@ final class SheetTextReader {
                 .filter(l -> !isBlank(l))
                 .map(SheetTextReader::plain)
                 .toList();
-        this.separator = separatorOf(written);
+        this.separator = Separator.of(written);
         List<Line> lines = lines(texts);
         this.style = NumberStyle.of(
                 lines.stream()
@@ -182,7 +137,7 @@ final class SheetTextReader {
             if (!line.isHeader()) {
                 return heads;
             }
-            boolean hasRowInIt = numbersIn(line.cells) >= 2;
+            boolean hasRowInIt = Separator.numbersIn(line.cells) >= 2;
             if (hasRowInIt) {
                 return heads;
             }
@@ -390,34 +345,6 @@ final class SheetTextReader {
 
     private static boolean isBlank(String line) {
         return line.isBlank() || line.strip().startsWith("#");
-    }
-
-    /** The first that parts the lines with numbers into two columns or more; a comma may also be the decimal mark. */
-    private static Separator separatorOf(List<String> lines) {
-        List<String> withNumbers =
-                lines.stream().filter(l -> l.matches(".*\\d.*")).toList();
-        for (Separator s : List.of(Separator.TAB, Separator.SEMICOLON, Separator.BAR)) {
-            if (withNumbers.stream().filter(l -> s.split(l).length >= 2).count() * 2 > withNumbers.size()) {
-                return s;
-            }
-        }
-        boolean isSpaced = withNumbers.stream()
-                                .filter(l -> numbersIn(Separator.SPACE.split(l)) >= 2)
-                                .count()
-                        * 2
-                > withNumbers.size();
-        boolean isCommaSpaced = withNumbers.stream()
-                                .filter(l -> l.matches(".*\\d\\s*,\\s+.*\\d.*"))
-                                .count()
-                        * 2
-                > withNumbers.size();
-        return isSpaced && !isCommaSpaced ? Separator.SPACE : Separator.COMMA;
-    }
-
-    private static long numbersIn(String[] cells) {
-        return Arrays.stream(cells)
-                .filter(c -> NumberStyle.isNumber(c.replaceAll("(?i)[a-z%]+$", "")))
-                .count();
     }
 
     private static FrequencyUnit frequencyUnitIn(String text) {

@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.core.cable.Attenuation;
@@ -72,21 +71,10 @@ class KitLosses {
             if (p.near().isPresent() && p.far().isPresent()) {
                 LockerPieces.owned(h, currency)
                         .ifPresent(o -> pieces.put(
-                                p.id,
-                                new OwnedPiece(
-                                        p.id.toString(),
-                                        p.lengthM,
-                                        lossDb(o.cable().fittedCable().attenuation(), frequencyMHz, p.lengthM),
-                                        OptionalDouble.empty(),
-                                        p.near().orElseThrow(),
-                                        p.far().orElseThrow())));
+                                p.id, LockerPieces.inKit(h, o.cable(), frequencyMHz, Attenuation.SHEET_TEMPERATURE_C)));
             }
         }
         return pieces;
-    }
-
-    private static double lossDb(Attenuation attenuation, double frequencyMHz, double lengthM) {
-        return attenuation.dbPer100m(frequencyMHz, Attenuation.SHEET_TEMPERATURE_C) * lengthM / 100;
     }
 
     private static Map<String, Double> pairs(Catalogue catalogue, double frequencyMHz) {

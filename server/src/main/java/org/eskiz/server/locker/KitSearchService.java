@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.core.kit.Coupling;
@@ -193,14 +192,7 @@ class KitSearchService {
 
         private void use(PieceHistory h, CableType cable) {
             PieceEntity p = h.piece();
-            Double massKg = PieceMapper.massKg(h);
-            var piece = new OwnedPiece(
-                    p.id.toString(),
-                    p.lengthM,
-                    cable.fittedCable().attenuation().dbPer100m(frequencyMHz, ambientC) * p.lengthM / 100,
-                    massKg == null ? OptionalDouble.empty() : OptionalDouble.of(massKg),
-                    p.near().orElseThrow(),
-                    p.far().orElseThrow());
+            OwnedPiece piece = LockerPieces.inKit(h, cable, frequencyMHz, ambientC);
             usable.put(piece.id(), new Usable(piece, p.id, p.label, cable));
         }
 

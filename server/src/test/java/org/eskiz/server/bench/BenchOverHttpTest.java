@@ -39,15 +39,21 @@ class BenchOverHttpTest {
         assertThat(first.get("expectedDb").asDouble()).isPositive();
         assertThat(analysis.get("outcome").asString()).isEqualTo("AS_THE_SHEET");
         assertThat(analysis.get("causes")).isEmpty();
-        assertThat(first.get("uncertainty"))
+        assertThat(first.get("uncertainty").get("terms"))
                 .extracting(t -> t.get("source").asString())
                 .contains("DRIFT", "FLICKER", "RESOLUTION", "REPEATABILITY", "METER_CLASS", "MISMATCH");
         double squares = 0;
-        for (JsonNode term : first.get("uncertainty")) {
+        for (JsonNode term : first.get("uncertainty").get("terms")) {
             squares += Math.pow(term.get("standardDb").asDouble(), 2);
         }
         assertThat(first.get("mostDb").asDouble() - first.get("lossDb").asDouble())
                 .isCloseTo(2 * Math.sqrt(squares), within(1e-9));
+        assertThat(first.get("uncertainty").get("expandedDb").asDouble())
+                .isCloseTo(2 * Math.sqrt(squares), within(1e-9));
+        JsonNode drift = first.get("uncertainty").get("terms").get(0);
+        assertThat(drift.get("withoutDb").asDouble())
+                .isCloseTo(
+                        2 * Math.sqrt(squares - Math.pow(drift.get("standardDb").asDouble(), 2)), within(1e-9));
 
         UUID id = UUID.randomUUID();
         String body = WATTMETER.formatted("28.0", ", \"id\": \"" + id + "\"");
@@ -72,7 +78,7 @@ class BenchOverHttpTest {
         assertThat(once.get("findings"))
                 .anySatisfy(f -> assertThat(f.get("code").asString()).isEqualTo("WOULD_TELL"));
         JsonNode again = analyse(api, body.formatted(", \"baselineAfter\": \"50.0\""));
-        assertThat(again.get("readings").get(0).get("uncertainty"))
+        assertThat(again.get("readings").get(0).get("uncertainty").get("terms"))
                 .extracting(t -> t.get("source").asString())
                 .as("the drift is known")
                 .doesNotContain("DRIFT");
@@ -87,7 +93,7 @@ class BenchOverHttpTest {
         assertThat(both.get("readings").get(0).get("lossDb").asDouble()).isCloseTo(3.6, within(1e-9));
         JsonNode one = analyse(api, body.formatted(""));
         assertThat(one.get("readings").get(0).get("lossDb").asDouble()).isCloseTo(3.5, within(1e-9));
-        assertThat(one.get("readings").get(0).get("uncertainty"))
+        assertThat(one.get("readings").get(0).get("uncertainty").get("terms"))
                 .extracting(t -> t.get("source").asString())
                 .contains("ESTIMATE");
     }

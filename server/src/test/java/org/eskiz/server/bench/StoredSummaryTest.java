@@ -25,7 +25,7 @@ class StoredSummaryTest {
             assertThat(c.kind()).isEqualTo(Cause.Kind.CONTACT);
             assertThat(c.chiSquare()).isNull();
         });
-        assertThat(old.worst().uncertainty()).isEmpty();
+        assertThat(old.worst().uncertainty().terms()).isEmpty();
         String again = json.writeValueAsString(old);
         assertThat(again).contains("\"causes\"").doesNotContain("\"cause\"");
         assertThat(json.readValue(again, StoredSummary.class)).isEqualTo(old);
