@@ -7,8 +7,7 @@ import { shouldRetry } from './api';
 import { Broken } from './app/Broken';
 import { NotHere } from './app/NotHere';
 import { PreferencesProvider } from './app/preferences';
-import { PlanPage } from './features/plan';
-import { ComparePage, PlansPage } from './features/plans';
+import { PlansPage } from './features/plans';
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -16,7 +15,9 @@ const queries = new QueryClient({
   },
 });
 
-// the plans open at once; the other sheets are fetched at leisure, so that they open even while the server is away
+// the list of plans opens at once; the sheets are fetched at leisure, so that they open even while the server is away
+const plan = () => import('./features/plan/sheet');
+const compare = () => import('./features/plans/compare');
 const cables = () => import('./features/cables');
 const bench = () => import('./features/bench');
 const locker = () => import('./features/locker');
@@ -30,8 +31,8 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <Navigate to="/plans" replace /> },
       { path: '/plans', element: <PlansPage /> },
-      { path: '/plans/compare', element: <ComparePage /> },
-      { path: '/plans/:id', element: <PlanPage /> },
+      { path: '/plans/compare', lazy: async () => ({ Component: (await compare()).ComparePage }) },
+      { path: '/plans/:id', lazy: async () => ({ Component: (await plan()).PlanPage }) },
       { path: '/cables', lazy: async () => ({ Component: (await cables()).CablesPage }) },
       { path: '/cables/anatomy', lazy: async () => ({ Component: (await cables()).AnatomyPage }) },
       { path: '/bench', lazy: async () => ({ Component: (await bench()).BenchPage }) },
@@ -50,7 +51,11 @@ const router = createBrowserRouter([
 
 const AT_LEISURE_MS = 1500;
 setTimeout(() => {
-  for (const sheet of [cables, bench, locker, guide, settings]) void sheet().catch(() => undefined);
+  void plan()
+    .then(({ fetchViews }) => fetchViews())
+    .catch(() => undefined);
+  for (const sheet of [compare, cables, bench, locker, guide, settings])
+    void sheet().catch(() => undefined);
 }, AT_LEISURE_MS);
 
 const root = document.getElementById('root');

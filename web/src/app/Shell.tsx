@@ -1,9 +1,10 @@
-import { Dialog, DialogPanel, DialogTitle } from '@headlessui/react';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { NavLink, useNavigate } from 'react-router';
 import { useFocusKept } from './useFocusKept';
-import { SHORTCUT_LIST, useShortcuts } from './useShortcuts';
-import { sentences } from '../words';
+import { useShortcuts } from './useShortcuts';
+
+// few ask for it, and dialogs are a good part of a page
+const ShortcutList = lazy(() => import('./ShortcutList'));
 
 const SHEET =
   'flex items-center border-b-2 border-transparent text-soft hover:text-ink aria-[current=page]:border-blue aria-[current=page]:text-ink';
@@ -72,31 +73,11 @@ export function Shell({ here, children }: { here?: string; children: React.React
         </button>
       </header>
       {children}
-      <ShortcutList open={listing} onClose={() => setListing(false)} />
+      {listing && (
+        <Suspense>
+          <ShortcutList onClose={() => setListing(false)} />
+        </Suspense>
+      )}
     </div>
-  );
-}
-
-function ShortcutList({ open, onClose }: { open: boolean; onClose: () => void }) {
-  return (
-    <Dialog open={open} onClose={onClose} className="relative z-30">
-      <div className="fixed inset-0 flex items-center justify-center bg-ink/30 p-4">
-        <DialogPanel className="max-h-full w-[420px] overflow-auto border border-ink bg-paper p-5">
-          <DialogTitle className="mb-3 text-heading font-bold">Shortcuts</DialogTitle>
-          <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-1">
-            {SHORTCUT_LIST.map(({ keys, what }) => (
-              <div key={keys} className="contents">
-                <dt className="figures font-semibold whitespace-nowrap">{keys}</dt>
-                <dd>{what}</dd>
-              </div>
-            ))}
-          </dl>
-          <p className="mt-3 text-fine text-soft">{sentences.lettersRest}</p>
-          <button type="button" className="action mt-4" onClick={onClose}>
-            Close
-          </button>
-        </DialogPanel>
-      </div>
-    </Dialog>
   );
 }

@@ -110,6 +110,14 @@ export function PreferencesProvider({ children }: { children: React.ReactNode })
   return query.isPending ? null : <Context value={held}>{children}</Context>;
 }
 
+/** Which setting says how far losses may be off, by where they come from. */
+export const TOLERANCE_BY_PROVENANCE = {
+  TYPICAL: 'typicalPercent',
+  SHEET: 'sheetPercent',
+  MEASURED: 'measuredPercent',
+  GUESSED: 'guessedPercent',
+} as const;
+
 export function usePreferences(): Held {
   const held = use(Context);
   if (!held) throw new Error('usePreferences needs a PreferencesProvider above it');

@@ -90,3 +90,12 @@ export function signed(value: number, write: (value: number) => string): string 
 export function levelText(level: Level, reading: Reading): string {
   return `${figureOf(level, reading)} ${unitOf(reading)}`;
 }
+
+/** Tells losses of one band as what arrives there, in what is read; of a receiver without watts. */
+export function levelTeller(radioW: number | null, reading: Reading): (lossDb: number) => string {
+  return (lossDb) =>
+    levelText(
+      { lossDb, watts: radioW === null ? null : radioW * fractionLeft(lossDb) },
+      shownReading(reading, radioW !== null),
+    );
+}

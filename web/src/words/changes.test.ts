@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Changes, Row, ValueSteps } from '../api';
 import {
-  certaintySentence,
+  certainty,
   cheaperSentence,
   farthestSentence,
   insteadSentence,
@@ -33,8 +33,11 @@ describe('what would change the answer', () => {
   });
 
   it('says how sure it is', () => {
-    expect(plainly(certaintySentence('32.8 W', '35.1 W', '2 m', 'typical of the type', 10))).toBe(
-      'How sure: its figures are typical of the type and may be 10 % off; so 32.8 W to 35.1 W on 2 m.',
+    expect(certainty.before('typical of the type')).toBe(
+      'How sure: its figures are typical of the type and may be',
+    );
+    expect(plainly(certainty.after('32.8 W', '35.1 W', '2 m'))).toBe(
+      'off; so 32.8 W to 35.1 W on 2 m.',
     );
   });
 

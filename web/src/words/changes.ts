@@ -1,7 +1,7 @@
 /** Sentences about what would change the answer, what it is worth, and how sure it is. */
 
 import type { Changes, ValueSteps, Ledger, Row } from '../api';
-import { fixed, frequencyText, lengthText, moneyFigure, plain, powerText, tied } from '../units';
+import { fixed, frequencyText, lengthText, moneyFigure, powerText, tied } from '../units';
 import type { LengthUnit } from '../units';
 import { askedPhrase, askedText, reasonText } from './asked';
 
@@ -25,18 +25,12 @@ export function loosened(value: number, isDown: boolean): number {
   return Number(rounded.toPrecision(3));
 }
 
-/** How far what arrives may be off, given what cables may be off. */
-export function certaintySentence(
-  least: string,
-  most: string,
-  band: string,
-  provenance: string,
-  percent: number,
-): string {
-  return tied(
-    `How sure: its figures are ${provenance} and may be ${plain(percent, 1)} % off; so ${least} to ${most} on ${band}.`,
-  );
-}
+/** How far what arrives may be off, given what cables may be off; the percent stands between, and is changed there. */
+export const certainty = {
+  before: (provenance: string) => `How sure: its figures are ${provenance} and may be`,
+  after: (least: string, most: string, band: string) =>
+    tied(`off; so ${least} to ${most} on ${band}.`),
+};
 
 /** What the next cheaper cable lacks, and what would let it do. */
 export function cheaperSentence(

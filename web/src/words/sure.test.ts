@@ -1,21 +1,79 @@
 import { describe, expect, it } from 'vitest';
-import { chanceText, sureSentence } from './sure';
+import { rowOf } from '../testing/sheet';
+import {
+  chanceText,
+  doubtDb,
+  isMarginalByChance,
+  shortChance,
+  sureSentence,
+  surerSentence,
+  verdictByChance,
+} from './sure';
 
 const plainly = (text: string) => text.replaceAll('\u00a0', ' ');
 
+const ANGLE = { input: 'ANGLE', share: 0.6 } as const;
+const CABLE = { input: 'CABLE', share: 0.15 } as const;
+const LENGTH = { input: 'LENGTH', share: 0.002 } as const;
+
 describe('how sure a run is, in words', () => {
   it('is told in twentieths, and never as certain', () => {
-    expect(plainly(chanceText(0.949))).toBe('19 in 20 runs like this would do all that is asked.');
-    expect(chanceText(0.99)).toContain('Nearly every run');
-    expect(chanceText(0.01)).toContain('Hardly any run');
+    expect(plainly(chanceText(19))).toBe('19 in 20 runs like this would pass.');
+    expect(chanceText(20)).toBe('Nearly every run like this would pass.');
+    expect(chanceText(0)).toBe('Hardly any run like this would pass.');
+    expect([20, 0, 13].map(shortChance)).toEqual(['nearly all', 'hardly any', '13 in 20']);
   });
 
-  it('names the largest doubt with what knowing it would bring', () => {
-    expect(plainly(sureSentence('2 m', 'ANGLE', '31 W to 36 W', '33 W to 35 W'))).toBe(
-      'On 2 m most of what is not known is the angle of the antenna’s SWR: known exactly, 31 W to 36 W would be 33 W to 35 W.',
+  it('explains what is marginal only where that is why', () => {
+    const marginal = (code: string, band: number | null, kind = 'LEAST_POWER') =>
+      isMarginalByChance(
+        rowOf({
+          verdict: 'MARGINAL',
+          reasons: [{ code, band, values: { kind } }] as never,
+        }),
+      );
+    expect(marginal('MISSED_AT_TOLERANCE', 0)).toBe(true);
+    expect(marginal('LITTLE_TO_SPARE', 1)).toBe(true);
+    expect(marginal('LITTLE_TO_SPARE', null, 'BEND_RADIUS')).toBe(false);
+    expect(marginal('LITTLE_TO_SPARE', 0, 'LEAST_POWER_MARGIN')).toBe(false);
+    expect(marginal('EXTRAPOLATED', 0)).toBe(false);
+    expect(isMarginalByChance(rowOf())).toBe(false);
+    expect(plainly(verdictByChance(13, true))).toBe(
+      'Marginal, because of what nobody knows exactly: 13 in 20 runs like this would pass.',
     );
-    expect(plainly(sureSentence('2 m', 'LENGTH', '33 W to 34 W', '33 W to 34 W'))).toContain(
-      'it changes little: 33 W to 34 W',
+    expect(verdictByChance(20, false)).toBe('Nearly every run like this would pass.');
+  });
+
+  it('names the largest doubt with what knowing it would bring and change, and the next', () => {
+    expect(plainly(sureSentence('2 m', [ANGLE, CABLE], '31 W to 36 W', '33 W to 35 W', true))).toBe(
+      'On 2 m most of what is not known is the angle of the antenna’s SWR: known exactly, 31 W to 36 W would be 33 W to 35 W. That could turn the verdict. What this cable really loses matters about half as much.',
     );
+    expect(plainly(sureSentence('2 m', [ANGLE], '31 W to 36 W', '33 W to 35 W', false))).toContain(
+      'It would not turn the verdict.',
+    );
+  });
+
+  it('does not make much of what matters little', () => {
+    const sentence = sureSentence('2 m', [ANGLE, LENGTH], '33 W to 34 W', '33 W to 34 W', false);
+    expect(plainly(sentence)).toContain('it changes little: 33 W to 34 W');
+    expect(sentence).not.toContain('how long it is matters');
+  });
+
+  it('says what more certainty costs', () => {
+    expect(
+      plainly(
+        surerSentence(
+          { name: 'Foam 6', passing: 14 },
+          { name: 'Foam 10', passing: 20 },
+          6,
+          '34 EUR',
+        ),
+      ),
+    ).toBe('Foam 6 passes in 14 of 20, Foam 10 in all: 6 more of 20 for 34 EUR.');
+  });
+
+  it('tells a share of the variance as a standard deviation', () => {
+    expect(plainly(doubtDb(0.25, 0.4) ?? '')).toBe('± 0.20 dB');
+    expect(doubtDb(0.0001, 0.4)).toBeNull();
   });
 });

@@ -1,6 +1,8 @@
 /** Sentences about how sure a run is, and what it would bring to know more. */
 
-import { tied } from '../units';
+import type { Row } from '../api';
+import { fixed, tied } from '../units';
+import { capital } from './capital';
 
 /** What nobody knows exactly, and how it comes to be known better. */
 export const INPUT_WORDS = {
@@ -12,27 +14,122 @@ export const INPUT_WORDS = {
   AMBIENT: { what: 'how warm the day is', how: 'nothing to be done about it' },
 } as const;
 
-const OUT_OF = 20;
+export type Input = keyof typeof INPUT_WORDS;
 
-/** A chance in twentieths, since nobody thinks in hundredths. */
-export function chanceText(chance: number): string {
-  const passing = Math.round(chance * OUT_OF);
-  if (passing === OUT_OF) return `Nearly every run like this would do all that is asked.`;
-  if (passing === 0) return `Hardly any run like this would do all that is asked.`;
-  return tied(`${passing} in ${OUT_OF} runs like this would do all that is asked.`);
+/** A chance is told as so many of these, since nobody thinks in hundredths; the core counts them. */
+export const OUT_OF = 20;
+
+/** How many of twenty runs like it would pass. */
+export function chanceText(passing: number): string {
+  return capital(`${howMany(passing)} like this would pass.`);
 }
 
-/** What most of the doubt is, and what knowing it would leave of it. */
+function howMany(passing: number): string {
+  if (passing === OUT_OF) return 'nearly every run';
+  return passing === 0 ? 'hardly any run' : tied(`${passing} in ${OUT_OF} runs`);
+}
+
+/** The same where there is little room. */
+export function shortChance(passing: number): string {
+  return passing === 0
+    ? 'hardly any'
+    : passing === OUT_OF
+      ? 'nearly all'
+      : `${passing} in ${OUT_OF}`;
+}
+
+/** What a verdict comes to with all that nobody knows exactly, and why it is marginal where that is why. */
+export function verdictByChance(passing: number, isMarginalByChance: boolean): string {
+  return isMarginalByChance
+    ? `Marginal, because of what nobody knows exactly: ${howMany(passing)} like this would pass.`
+    : chanceText(passing);
+}
+
+const BY_CHANCE: readonly string[] = [
+  'MISSED_AT_WORST_ANGLE',
+  'MISSED_AT_TOLERANCE',
+  'LITTLE_TO_SPARE',
+];
+
+/** Whether a row is marginal for what arrives, which is another in every run like it, and not for what it costs or bears. */
+export function isMarginalByChance({ verdict, reasons }: Row): boolean {
+  const [first] = reasons;
+  return (
+    verdict === 'MARGINAL' &&
+    first !== undefined &&
+    first.band !== null &&
+    BY_CHANCE.includes(first.code) &&
+    first.values.kind !== 'LEAST_POWER_MARGIN' &&
+    first.values.kind !== 'LEAST_VOLTAGE_MARGIN'
+  );
+}
+
+/** What is not known, the largest share of the variance first. */
+export interface Doubt {
+  input: Input;
+  share: number;
+}
+
+/**
+ * What most of the doubt is, what knowing it would leave of it, and what that would change.
+ *
+ * @param doubts the largest first, at least one
+ * @param now between what the figure lies
+ * @param then between what it would lie, with the largest doubt gone
+ * @param decides whether the largest doubt alone could turn the verdict
+ */
 export function sureSentence(
   band: string,
-  largest: keyof typeof INPUT_WORDS,
+  doubts: readonly Doubt[],
   now: string,
   then: string,
+  decides: boolean,
 ): string {
-  const { what } = INPUT_WORDS[largest];
-  return now === then
-    ? tied(`On ${band} most of what is not known is ${what}, and it changes little: ${now}.`)
-    : tied(
-        `On ${band} most of what is not known is ${what}: known exactly, ${now} would be ${then}.`,
-      );
+  const [first, second] = doubts;
+  if (!first) return '';
+  const { what } = INPUT_WORDS[first.input];
+  const largest =
+    now === then
+      ? `On ${band} most of what is not known is ${what}, and it changes little: ${now}.`
+      : `On ${band} most of what is not known is ${what}: known exactly, ${now} would be ${then}. ${
+          decides ? 'That could turn the verdict.' : 'It would not turn the verdict.'
+        }`;
+  return tied(second ? `${largest} ${asMuch(first, second)}` : largest);
+}
+
+/** A share of a variance goes with the square of what it is of. */
+function asMuch(first: Doubt, second: Doubt): string {
+  const times = Math.sqrt(second.share / first.share);
+  const much =
+    times > 0.8 ? 'nearly as much' : times > 0.4 ? 'about half as much' : times > 0.1 ? 'less' : '';
+  return much === '' ? '' : `${capital(INPUT_WORDS[second.input].what)} matters ${much}.`;
+}
+
+/** How a cable stands in certainty. */
+export interface Sure {
+  name: string;
+  /** Of twenty. */
+  passing: number;
+}
+
+function inTwenty(passing: number): string {
+  if (passing === OUT_OF) return 'in all';
+  return passing === 0 ? 'in none' : `in ${passing} of ${OUT_OF}`;
+}
+
+/**
+ * What it costs to be surer than with another cable.
+ *
+ * @param more of twenty
+ */
+export function surerSentence(from: Sure, to: Sure, more: number, price: string): string {
+  return tied(
+    `${from.name} passes ${inTwenty(from.passing)}, ${to.name} ${inTwenty(to.passing)}: ${more} more of ${OUT_OF} for ${price}.`,
+  );
+}
+
+/** What a standard deviation of an input is of a loss; null where it is nothing to speak of. */
+export function doubtDb(share: number, standardDb: number): string | null {
+  const db = standardDb * Math.sqrt(share);
+  return db < 0.005 ? null : `± ${fixed(db, 2)} dB`;
 }

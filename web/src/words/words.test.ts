@@ -46,6 +46,10 @@ function row(name: string, over: Partial<Row> = {}): Row {
     reach: [],
     reachOfRun: null,
     chance: null,
+    passing: null,
+    middle: [],
+    surer: null,
+    tolerance: { percent: 10, provenance: 'TYPICAL', ofItself: false },
     cells: [],
     ...over,
   };

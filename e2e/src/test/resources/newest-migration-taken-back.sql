@@ -1,8 +1,6 @@
--- Takes back V8, so that a database looks as if an earlier version had made it.
-update connector set impedance_ohm = 50 where impedance_ohm is null;
-alter table connector alter column impedance_ohm set not null;
-alter table connector drop column bump_ohm, drop column bump_mm;
-drop table connector_revision;
-alter table cable_type_revision
-    drop column shield_bore_mm, drop column copper_clad_steel, drop column follows_points, drop column wet_times;
-delete from flyway_schema_history where version = '8';
+-- Takes back V9, so that a database looks as if an earlier version had made it.
+alter table piece
+    drop constraint piece_earlier_outings_are_whole,
+    drop column earlier_outings, drop column earlier_hard_outings, drop column earlier_from, drop column earlier_until;
+alter table cable_type_revision drop column within_percent;
+delete from flyway_schema_history where version = '9';

@@ -1789,6 +1789,8 @@ export interface components {
             impedanceOhm?: number;
             ratings?: components["schemas"]["RatingsRequest"];
             /** Format: double */
+            tolerance?: number;
+            /** Format: double */
             velocityFactor?: number;
         };
         /** @enum {string} */
@@ -1858,6 +1860,8 @@ export interface components {
             velocityFactor: number;
             /** Format: double */
             wetTimes?: number | null;
+            /** Format: double */
+            withinPercent?: number;
         };
         CableTypeResponse: {
             /** Format: double */
@@ -1944,6 +1948,8 @@ export interface components {
             velocityFactor: number;
             /** Format: double */
             wetTimes: number | null;
+            /** Format: double */
+            withinPercent: number | null;
         };
         CalibrationRequest: {
             instrument: components["schemas"]["InstrumentRequest"];
@@ -2021,6 +2027,20 @@ export interface components {
             /** Format: double */
             worstAngleLossDb: number | null;
         };
+        ChanceStepResponse: {
+            /** Format: double */
+            cost: number;
+            /** Format: double */
+            costOfStep: number | null;
+            /** Format: double */
+            costPerMore: number | null;
+            /** Format: int32 */
+            more: number;
+            name: string;
+            /** Format: int32 */
+            passing: number;
+            rowId: string;
+        };
         ChangeInFile: {
             /** Format: uuid */
             id: string;
@@ -2066,7 +2086,7 @@ export interface components {
             /** Format: double */
             flatJointLossDb?: number;
             /** @enum {string} */
-            preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "SUREST" | "BEST_VALUE" | "LIGHTEST";
             purchase?: components["schemas"]["PurchaseSpec"];
             radio?: components["schemas"]["RadioSpec"];
             reach?: boolean;
@@ -2078,6 +2098,7 @@ export interface components {
             wet?: boolean;
         };
         ComparisonResponse: {
+            chanceSteps: components["schemas"]["ChanceStepResponse"][];
             details: components["schemas"]["DetailResponse"][];
             ladder: components["schemas"]["ValueStepsResponse"] | null;
             presentRowId: string;
@@ -2088,6 +2109,8 @@ export interface components {
             bands: components["schemas"]["BandConfidenceResponse"][];
             /** Format: double */
             chance: number;
+            /** Format: int32 */
+            passing: number;
         };
         Connector: {
             /** Format: double */
@@ -2326,6 +2349,26 @@ export interface components {
             resolutionM: number;
             /** Format: double */
             velocityFactor: number;
+        };
+        EarlierOutingsRequest: {
+            /** Format: date */
+            from: string;
+            /** Format: int32 */
+            hardOutings?: number;
+            /** Format: int32 */
+            outings: number;
+            /** Format: date */
+            until: string;
+        };
+        EarlierOutingsResponse: {
+            /** Format: date */
+            from: string;
+            /** Format: int32 */
+            hardOutings: number;
+            /** Format: int32 */
+            outings: number;
+            /** Format: date */
+            until: string;
         };
         EasedResponse: {
             /** Format: double */
@@ -2580,6 +2623,7 @@ export interface components {
             turned: boolean;
         };
         LargestResponse: {
+            decides: boolean;
             /** @enum {string} */
             input: "CABLE" | "JOINTS" | "SWR" | "ANGLE" | "LENGTH" | "AMBIENT";
             lossDb: components["schemas"]["QuantilesResponse"];
@@ -2930,6 +2974,7 @@ export interface components {
             /** Format: date */
             boughtOn?: string;
             cableKey?: string;
+            earlier?: components["schemas"]["EarlierOutingsRequest"];
             far?: components["schemas"]["EndRequest"];
             /** Format: uuid */
             id?: string;
@@ -2956,6 +3001,7 @@ export interface components {
             cableKey: string | null;
             cableName: string | null;
             demo: boolean;
+            earlier: components["schemas"]["EarlierOutingsResponse"] | null;
             far: components["schemas"]["EndResponse"] | null;
             /** Format: int32 */
             hardOutings: number;
@@ -3015,7 +3061,7 @@ export interface components {
             done?: string[];
             picked?: boolean;
             /** @enum {string} */
-            preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            preference?: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "SUREST" | "BEST_VALUE" | "LIGHTEST";
             purchase?: components["schemas"]["PurchaseSpec"];
             requirements?: components["schemas"]["RequirementSpec"][];
             /** Format: int32 */
@@ -3359,13 +3405,18 @@ export interface components {
             /** Format: double */
             leastSpareDb: number | null;
             mass: components["schemas"]["MassResponse"] | null;
+            middle: components["schemas"]["LossRangeResponse"][];
             name: string;
             notInCost: components["schemas"]["UnpricedResponse"][];
+            /** Format: int32 */
+            passing: number | null;
             reach: components["schemas"]["ReachResponse"][];
             reachOfRun: components["schemas"]["ReachResponse"] | null;
             reasons: components["schemas"]["ReasonResponse"][];
             /** @enum {string} */
             suitability: "SUITED" | "OTHER_IMPEDANCE" | "BALANCED";
+            surer: components["schemas"]["SurerResponse"] | null;
+            tolerance: components["schemas"]["ToleranceResponse"];
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
         };
@@ -3433,7 +3484,7 @@ export interface components {
             /** Format: double */
             powerCostPerDb: number;
             /** @enum {string} */
-            preference: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "BEST_VALUE" | "LIGHTEST";
+            preference: "LEAST_COST" | "LEAST_LOSS" | "MOST_MARGIN" | "SUREST" | "BEST_VALUE" | "LIGHTEST";
             reading: components["schemas"]["Reading"];
             /** Format: int32 */
             region: number;
@@ -3611,6 +3662,16 @@ export interface components {
             powerInsteadW: number | null;
             row: components["schemas"]["RowResponse"];
         };
+        SurerResponse: {
+            /** Format: double */
+            cost: number;
+            /** Format: int32 */
+            more: number;
+            name: string;
+            /** Format: int32 */
+            passing: number;
+            rowId: string;
+        };
         SweepBeginRequest: {
             /** @enum {string} */
             connection: "THROUGH" | "OPEN" | "SHORT" | "LOAD";
@@ -3660,6 +3721,8 @@ export interface components {
             /** Format: double */
             lengthUncertainty: number;
             /** Format: double */
+            lengthUncertaintyM: number | null;
+            /** Format: double */
             longestM: number;
             /** Format: double */
             velocityFactor: number | null;
@@ -3695,6 +3758,13 @@ export interface components {
             name: string | null;
             /** Format: double */
             needed: number;
+        };
+        ToleranceResponse: {
+            ofItself: boolean;
+            /** Format: double */
+            percent: number;
+            /** @enum {string} */
+            provenance: "TYPICAL" | "SHEET" | "MEASURED" | "GUESSED";
         };
         ToleranceSpec: {
             /** Format: double */

@@ -7,7 +7,7 @@ import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
-import { saveFile, Select } from '../../ui';
+import { EndOfSeen, saveFile, Select, useAsFarAsSeen } from '../../ui';
 import { capital, METHOD_WORDS, OUTCOME_WORDS } from '../../words';
 import { Compared } from './Compared';
 import { isFound } from './log';
@@ -43,6 +43,7 @@ export function BenchPage() {
   const method = params.get('method') ?? ALL;
   const outcome = params.get('outcome') ?? ALL;
   const found = tests.filter((t) => isFound(t, search, { method, outcome, all: ALL }));
+  const { seen, end } = useAsFarAsSeen(found);
   const chosen = (params.get('tests') ?? '')
     .split(' ')
     .map((id) => tests.find((t) => t.id === id))
@@ -52,7 +53,7 @@ export function BenchPage() {
     const next = ids.includes(id) ? ids.filter((x) => x !== id) : [...ids, id];
     put({ tests: next.slice(-MOST_COMPARED).join(' ') });
   };
-  const fullDb = Math.max(1, ...tests.flatMap((t) => t.worst?.mostDb ?? 0));
+  const fullDb = tests.reduce((most, t) => Math.max(most, t.worst?.mostDb ?? 0), 1);
 
   return (
     <Shell>
@@ -129,7 +130,7 @@ export function BenchPage() {
             </p>
           )}
           <ul aria-label="tests" className="min-h-0 flex-1 overflow-y-auto">
-            {found.map((t) => (
+            {seen.map((t) => (
               <LogRow
                 key={t.id}
                 test={t}
@@ -138,6 +139,7 @@ export function BenchPage() {
                 onCompare={() => toggle(t.id)}
               />
             ))}
+            {end && <EndOfSeen as="li" key={end.key} onNear={end.more} />}
           </ul>
           {found.length > 0 && (
             <p className="border-t border-hairline px-4 py-1 text-fine text-soft">

@@ -85,17 +85,33 @@ function Parted({ analysis }: { analysis: BenchAnalysis }) {
   );
 }
 
+/** A law is seen from so many of its points. */
+const MOST_POINTS = 6;
+
+function evenly<T>(all: readonly T[], most: number): readonly T[] {
+  const step = Math.max(1, (all.length - 1) / (most - 1));
+  return all.filter((_, i) => Math.round(Math.round(i / step) * step) === i);
+}
+
 /** The law fitted to the losses, as a cable type has it. */
 function Law({ law }: { law: NonNullable<BenchAnalysis['ownCable']> }) {
   return (
-    <p className="text-fine text-soft">
+    <div className="text-fine text-soft">
       Its law:{' '}
       <span className="figures">
         {plain(per100(law.k1), 3)} √f + {plain(per100(law.k2), 5)} f
       </span>{' '}
       {unitsBeside().loss}, with {fixed(law.jointsDb, 2)} dB in its joints; it misses no reading by
       more than {fixed(law.worstResidualDb, 2)} dB.
-    </p>
+      <ul aria-label={`loss by its law, ${unitsBeside().loss}`} className="flex flex-wrap gap-x-4">
+        {evenly(law.points, MOST_POINTS).map((p) => (
+          <li key={p.frequencyMHz} className="figures">
+            {frequencyText(p.frequencyMHz)}: {fixed(per100(p.attenuationDbPer100m), 2)} ±{' '}
+            {fixed(per100(p.uncertaintyDbPer100m), 2)}
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

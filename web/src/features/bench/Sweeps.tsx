@@ -208,7 +208,12 @@ function SweptCurve({ analysis }: { analysis: BenchAnalysis }) {
             </span>
           )}
           {line.lengthM !== null && (
-            <span>{about(line.lengthM, lengths)} long by the velocity factor of its type</span>
+            <span>
+              {about(line.lengthM, lengths)}
+              {line.lengthUncertaintyM !== null &&
+                ` ± ${about(line.lengthUncertaintyM, lengths)}`}{' '}
+              long by the velocity factor of its type
+            </span>
           )}
           <span className="text-soft">
             these steps follow a line of up to {about(line.longestM, lengths)}

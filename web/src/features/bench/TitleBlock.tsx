@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { BenchNotes } from '../../api';
 import { answered, api, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { QuantityField, Select } from '../../ui';
+import { DayField, QuantityField, Select } from '../../ui';
 import { inUnit, lengthFigure, lengthText, plain, temperatureText } from '../../units';
 import { typeOptions } from '../../words';
 import { textOf } from './notes';
@@ -40,12 +40,11 @@ export function TitleBlock({ notes, revision, id, method, onChange }: Props) {
     <footer className="flex shrink-0 flex-wrap items-baseline gap-x-5 gap-y-1 border-t border-ink px-4 py-1.5 text-fine">
       <label className="inline-flex items-baseline gap-1 text-soft">
         tested on
-        <input
-          type="date"
-          aria-label="day of the test"
-          className="in-place"
+        <DayField
+          label="day of the test"
           value={notes.testedOn ?? ''}
-          onChange={(e) => onChange({ ...notes, testedOn: textOf(e.target.value) })}
+          onChange={(day) => onChange({ ...notes, testedOn: textOf(day) })}
+          className="in-place"
         />
       </label>
       <span className="inline-flex items-baseline gap-1 text-soft">

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Labelled } from '../../ui';
+import { DayField, Labelled } from '../../ui';
 import { OwnPrice, useOwnPrices } from '../prices';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
@@ -272,12 +272,10 @@ function ConnectorForm({ connector, onDone }: { connector: Connector | null; onD
         ))}
         <label className="flex flex-col gap-0.5">
           <span className="text-small text-soft">price of</span>
-          <input
-            type="date"
-            aria-label="day of the price"
-            className="boxed"
+          <DayField
+            label="day of the price"
             value={pricedOn}
-            onChange={(e) => setPricedOn(e.target.value)}
+            onChange={(day) => setPricedOn(day)}
           />
         </label>
         <label className="flex items-center gap-1 self-end">

@@ -1,9 +1,10 @@
 import { Link } from 'react-router';
 import type { CableType } from '../../api';
 import { useTestBehind } from '../../api';
-import { usePreferences } from '../../app/preferences';
+import { TOLERANCE_BY_PROVENANCE, usePreferences } from '../../app/preferences';
 import { Term } from '../../ui';
 import { OwnPrice } from '../prices';
+import { HowFarOff } from '../tolerance';
 import {
   acrossText,
   fixed,
@@ -25,8 +26,27 @@ export function TypeFacts({ type }: { type: CableType }) {
   const celsius = (value: number | null) =>
     value === null ? 'not known' : temperatureText(value, fahrenheit);
   const yes = (value: boolean | null) => (value === null ? 'not known' : value ? 'yes' : 'no');
-  const facts: readonly [label: string, value: string, term?: string][] = [
+  const facts: readonly [label: string, value: React.ReactNode, term?: string][] = [
     ['losses are', provenanceText(type), 'attenuation'],
+    [
+      'they may be off by',
+      <span key="off">
+        <HowFarOff
+          percent={
+            type.withinPercent ?? settings.tolerances[TOLERANCE_BY_PROVENANCE[type.provenance]]
+          }
+          provenance={type.provenance}
+          ofItself={type.withinPercent !== null}
+        />
+        {type.withinPercent === null && (
+          <span className="text-soft">
+            {' '}
+            as any that are {words.provenance[type.provenance]}
+            {!type.builtIn && '; for this one alone, change it'}
+          </span>
+        )}
+      </span>,
+    ],
     ['its mechanics are', words.provenance[type.mechanicsProvenance]],
     ['its ratings are', words.provenance[type.ratingsProvenance]],
     ['family', type.family],

@@ -42,6 +42,7 @@ function type(over: Partial<CableType> = {}): CableType {
     sourceTitle: null,
     sourceDate: null,
     mechanicsProvenance: 'TYPICAL',
+    withinPercent: null,
     ratingsProvenance: 'TYPICAL',
     note: null,
     points: [

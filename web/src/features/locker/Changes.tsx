@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { PieceLife, Schemas } from '../../api';
 import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { QuantityField, Select } from '../../ui';
+import { DayField, QuantityField, Select } from '../../ui';
 import { lengthFigure, lengthText, today } from '../../units';
 import { capital } from '../../words';
 
@@ -86,13 +86,7 @@ export function Changes({ life }: { life: PieceLife }) {
           </>
         )}
         <span className="text-soft">on</span>
-        <input
-          type="date"
-          aria-label="day it was done"
-          className="boxed"
-          value={on}
-          onChange={(e) => setOn(e.target.value)}
-        />
+        <DayField label="day it was done" value={on} onChange={(day) => setOn(day)} />
       </span>
       <input
         aria-label="note on what was done"

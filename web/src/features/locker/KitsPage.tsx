@@ -27,7 +27,7 @@ export function KitsPage() {
   const packing = params.get('pack');
   const shown = (kits.data ?? []).filter((k) => !(k.demo && settings.demoHidden));
   const longestM = Math.max(1, ...shown.map((k) => drawnLengthM(k)));
-  const atMHz = Number(params.get('atMHz') ?? USUAL_MHZ);
+  const atMHz = Number(params.get('atMHz')) || USUAL_MHZ;
   const losses = useKitLosses(atMHz).data ?? [];
   return (
     <Shell here="Kits">

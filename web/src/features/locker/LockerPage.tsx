@@ -8,6 +8,7 @@ import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { byUrgency, counted, isFound } from './locker';
 import type { Asked } from './locker';
+import { EndOfSeen, useAsFarAsSeen } from '../../ui';
 import { GoneBar } from './GoneBar';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
@@ -15,9 +16,6 @@ import { NewPiece } from './NewPiece';
 import { Overview } from './Overview';
 import { PieceRow } from './PieceRow';
 import { useMoving } from './useMoving';
-
-/** As many rows are drawn at first; a full locker shows the rest when it is asked for. */
-const ROWS_AT_FIRST = 100;
 
 const STANDINGS = ['FAILING', 'DUE', 'FINE', 'RETIRED', 'OUT'] as const;
 
@@ -30,7 +28,6 @@ export function LockerPage() {
   const moving = useMoving();
   const [search, setSearch] = useState('');
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
-  const [shown, setShown] = useState(ROWS_AT_FIRST);
   const field = useRef<HTMLInputElement>(null);
   const pieces = useMemo(
     () => byUrgency((query.data ?? []).filter((p) => !(p.demo && settings.demoHidden))),
@@ -42,7 +39,8 @@ export function LockerPage() {
   };
   const gone = params.get('gone');
   const found = pieces.filter((p) => isFound(p, asked));
-  const longestM = Math.max(1, ...pieces.map((p) => p.lengthM));
+  const { seen, end } = useAsFarAsSeen(found);
+  const longestM = pieces.reduce((most, p) => Math.max(most, p.lengthM), 1);
   const those = (): Piece[] => {
     const inFocus = document.activeElement?.closest('[data-piece]')?.getAttribute('data-piece');
     return pieces.filter((p) => (marked.size > 0 ? marked.has(p.id) : p.id === inFocus));
@@ -131,7 +129,7 @@ export function LockerPage() {
             </p>
           )}
           <ul aria-label="pieces" className="min-h-0 flex-1 overflow-y-auto">
-            {found.slice(0, shown).map((p) => (
+            {seen.map((p) => (
               <PieceRow
                 key={p.id}
                 piece={p}
@@ -141,13 +139,7 @@ export function LockerPage() {
                 onMove={() => moving.go(p.outSince === null ? 'TOOK_OUT' : 'PUT_AWAY', [p])}
               />
             ))}
-            {found.length > shown && (
-              <li className="px-4 py-2">
-                <button type="button" className="quiet" onClick={() => setShown(found.length)}>
-                  Show the other {found.length - shown}
-                </button>
-              </li>
-            )}
+            {end && <EndOfSeen as="li" key={end.key} onNear={end.more} />}
           </ul>
           {found.length > 0 && <LockerFoot count={found.length} />}
         </section>

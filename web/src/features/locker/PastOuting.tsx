@@ -4,6 +4,7 @@ import type { PieceLife } from '../../api';
 import { answered, api } from '../../api';
 import { capital } from '../../words';
 import { today } from '../../units';
+import { DayField } from '../../ui';
 
 const BORE = [
   ['wet', 'wet'],
@@ -55,20 +56,16 @@ export function PastOuting({ life }: { life: PieceLife }) {
     >
       <span className="flex flex-wrap items-baseline gap-x-2 gap-y-1">
         <span className="text-soft">It was out from</span>
-        <input
-          type="date"
-          aria-label="first day of the outing"
-          className="boxed"
+        <DayField
+          label="first day of the outing"
           value={said.on}
-          onChange={(e) => setSaid({ ...said, on: e.target.value })}
+          onChange={(day) => setSaid({ ...said, on: day })}
         />
         <span className="text-soft">to</span>
-        <input
-          type="date"
-          aria-label="last day of the outing"
-          className="boxed"
+        <DayField
+          label="last day of the outing"
           value={said.until}
-          onChange={(e) => setSaid({ ...said, until: e.target.value })}
+          onChange={(day) => setSaid({ ...said, until: day })}
         />
       </span>
       <input

@@ -70,6 +70,7 @@ function specOf({ summary }: PieceLife): PieceSpec {
     priceCurrency: summary.priceCurrency ?? undefined,
     keptAt: summary.keptAt ?? undefined,
     note: summary.note ?? undefined,
+    earlier: summary.earlier ?? undefined,
   };
 }
 

@@ -29,6 +29,12 @@ export function PieceFacts({ life }: { life: PieceLife }) {
         <PieceFact what="outings">
           {summary.outings}
           {summary.hardOutings > 0 && `, ${summary.hardOutings} of them hard`}
+          {summary.earlier && (
+            <span className="block text-fine text-soft">
+              {summary.earlier.outings} of them from {summary.earlier.from} to{' '}
+              {summary.earlier.until}, by number
+            </span>
+          )}
         </PieceFact>
         {summary.percentOfSheet !== null && (
           <PieceFact what="last test">

@@ -1,8 +1,8 @@
 import type { PieceSpec } from '../../api';
 import { useCableTypes, useConnectors } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { QuantityField, Select } from '../../ui';
-import { lengthFigure, lengthText, plain } from '../../units';
+import { DayField, QuantityField, Select } from '../../ui';
+import { lengthFigure, lengthText, plain, today } from '../../units';
 import { typeOptions } from '../../words';
 
 /** A piece while it is being described; the length may be missing still. */
@@ -72,12 +72,10 @@ export function PieceFields({
       </Label>
       <Label text="bought">
         <span className="flex flex-wrap items-baseline gap-x-2">
-          <input
-            type="date"
-            aria-label="day it was bought"
-            className="boxed"
+          <DayField
+            label="day it was bought"
             value={draft.boughtOn ?? ''}
-            onChange={(e) => onChange({ ...draft, boughtOn: e.target.value || undefined })}
+            onChange={(day) => onChange({ ...draft, boughtOn: day || undefined })}
           />
           <span className="text-soft">for</span>
           <QuantityField
@@ -108,6 +106,9 @@ export function PieceFields({
           onChange={(e) => onChange({ ...draft, keptAt: e.target.value || undefined })}
         />
       </Label>
+      <Label text="outings so far">
+        <EarlierOutings draft={draft} onChange={onChange} />
+      </Label>
       <Label text="note">
         <textarea
           aria-label="note on the piece"
@@ -119,6 +120,87 @@ export function PieceFields({
         />
       </Label>
     </div>
+  );
+}
+
+/** Outings before each was noted: how many, and in which span of time. */
+function EarlierOutings({
+  draft,
+  onChange,
+}: {
+  draft: PieceDraft;
+  onChange: (draft: PieceDraft) => void;
+}) {
+  const { earlier } = draft;
+  const change = (part: Partial<NonNullable<PieceDraft['earlier']>>) =>
+    onChange({
+      ...draft,
+      earlier: {
+        outings: 0,
+        from: draft.boughtOn ?? today(),
+        until: today(),
+        ...earlier,
+        ...part,
+      },
+    });
+  return (
+    <span className="flex flex-wrap items-baseline gap-x-2 gap-y-1">
+      <CountField
+        label="outings so far"
+        value={earlier?.outings}
+        onChange={(outings) =>
+          outings ? change({ outings }) : onChange({ ...draft, earlier: undefined })
+        }
+      />
+      {earlier ? (
+        <>
+          <span className="text-soft">of them hard</span>
+          <CountField
+            label="of them wet, frozen or trodden on"
+            value={earlier.hardOutings ?? 0}
+            onChange={(hardOutings) => change({ hardOutings: hardOutings ?? 0 })}
+          />
+          <span className="text-soft">from</span>
+          <DayField
+            label="first day of the outings so far"
+            value={earlier.from}
+            onChange={(day) => day && change({ from: day })}
+          />
+          <span className="text-soft">until</span>
+          <DayField
+            label="last day of the outings so far"
+            value={earlier.until}
+            onChange={(day) => day && change({ until: day })}
+          />
+        </>
+      ) : (
+        <span className="text-fine text-soft">before each of them was noted here</span>
+      )}
+    </span>
+  );
+}
+
+function CountField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: number | undefined;
+  onChange: (count: number | undefined) => void;
+}) {
+  return (
+    <input
+      type="number"
+      inputMode="numeric"
+      min={0}
+      max={10_000}
+      step={1}
+      aria-label={label}
+      className="boxed w-[8ch]"
+      value={value ?? ''}
+      onChange={(e) => onChange(e.target.value === '' ? undefined : e.target.valueAsNumber)}
+    />
   );
 }
 

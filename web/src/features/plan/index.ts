@@ -1,5 +1,4 @@
 export { revisionNumber } from './document/model';
 export type { Use } from './document/model';
 export { newPlan, PRESETS } from './document/presets';
-export { PlanPage } from './PlanPage';
 export { boundaryLevels, levelsOf, ribbonPath, slotsOf, thicknesses } from './run/ribbonLayout';

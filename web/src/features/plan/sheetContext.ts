@@ -3,6 +3,7 @@ import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from
 import type { Command } from './document/commands';
 import type { Band, Plan } from './document/model';
 import { bandsOf, powerOn } from './document/model';
+import type { Sureness } from './ledger/useSureness';
 import type { Profile } from './run/useProfile';
 import type { SheetAddress } from './useSheetAddress';
 
@@ -47,6 +48,8 @@ export interface Sheet {
   atTolerance: { leastDb: number; mostDb: number } | undefined;
   /** The same on a wet day, or on a dry one, where that is another. */
   otherWeather: NonNullable<Ledger['details'][number]['otherWeather']> | undefined;
+  /** How sure each row is, where that is known yet. */
+  sureness: Sureness;
   /** What happens along the run with it. */
   profile: Profile | undefined;
   /** The row pointed at, while it is another one. */

@@ -23,6 +23,7 @@ describe('the address of a sheet', () => {
       rowId: 'foam-10',
       own: null,
       isMixing: false,
+      buys: 'loss',
     });
   });
 

@@ -28,6 +28,8 @@ export interface SheetAddress {
   /** Id of the figure of one's own that is open, 'new' for one to be made. */
   own: string | null;
   isMixing: boolean;
+  /** What money buys in the value view: less loss, or more certainty. */
+  buys: 'loss' | 'chance';
   filter: LedgerFilter;
   /** Changes parts of it; undefined leaves a part out. */
   put: (changes: Record<string, string | undefined>) => void;
@@ -49,6 +51,7 @@ export function useSheetAddress(): SheetAddress {
       rowId: params.get('row'),
       own: params.get('own'),
       isMixing: params.get('mix') !== null,
+      buys: params.get('by') === 'chance' ? ('chance' as const) : ('loss' as const),
       filter: filterOfAddress(params),
       put,
       sift,

@@ -7,6 +7,7 @@ import { bandsOf, isPicked, ownCablesOf, powerOn, runOf } from './document/model
 import type { PlanEditing } from './document/usePlanEditing';
 import { laid } from './ledger/mix';
 import { useRows } from './ledger/useRows';
+import { useSureness } from './ledger/useSureness';
 import { useProfile } from './run/useProfile';
 import type { Sheet } from './sheetContext';
 import { useSheetAddress } from './useSheetAddress';
@@ -33,6 +34,11 @@ export function useSheetState(
   const rows = useRows({ plan, follows, focus }, catalogue, pointed ?? address.rowId);
   const rowId = rows.inRun?.id ?? null;
   const profile = useProfile(plan, catalogue, rowId, focus);
+  const sureness = useSureness(
+    rows.answered,
+    rows.answered?.plan === plan && !rows.isStale,
+    catalogue,
+  );
 
   const { put } = address;
   const focusBand = useCallback((i: number) => put({ band: bands[i]?.id }), [put, bands]);
@@ -74,6 +80,7 @@ export function useSheetState(
     assessment: rows.drawn,
     atTolerance: rows.atTolerance,
     otherWeather: rows.otherWeather,
+    sureness,
     profile,
     pointedAt: rows.pointedAt,
     stale: troubles.isAny || rows.isStale,

@@ -5,7 +5,7 @@ import { answered, api, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { Choice } from '../../ui';
+import { EndOfSeen, Select, useAsFarAsSeen } from '../../ui';
 import { PRESETS } from '../plan';
 import type { Use } from '../plan';
 import { FilePanel } from './FilePanel';
@@ -38,7 +38,11 @@ export function PlansPage() {
   );
 
   const listed = (plans.data ?? []).filter((p) => !(p.demo && settings.demoHidden));
-  const found = listed.filter((p) => matches(p, search));
+  const found = ordered(
+    listed.filter((p) => matches(p, search)),
+    order,
+  );
+  const { seen, end } = useAsFarAsSeen(found);
   const failed = Object.values(actions).find((a) => a.isError)?.error;
   return (
     <Shell>
@@ -56,7 +60,7 @@ export function PlansPage() {
               onChange={(e) => setSearch(e.target.value)}
               onKeyDown={(e) => e.key === 'Escape' && setSearch('')}
             />
-            <Choice label="order" value={order} options={ORDERS} onChange={setOrder} />
+            <Select label="order" value={order} options={ORDERS} onChange={setOrder} />
             <button
               type="button"
               className="quiet"
@@ -115,7 +119,7 @@ export function PlansPage() {
               </button>
             </p>
           )}
-          {grouped(found, order).map(([site, group]) => (
+          {grouped(seen, order).map(([site, group]) => (
             <section key={site} aria-label={site}>
               <h2 className="border-b border-ink pb-1 font-semibold">{site}</h2>
               <ul>
@@ -134,6 +138,7 @@ export function PlansPage() {
               </ul>
             </section>
           ))}
+          {end && <EndOfSeen as="div" key={end.key} onNear={end.more} />}
           <Below actions={actions} hasDemo={listed.some((p) => p.demo)} />
         </div>
       </main>
@@ -149,11 +154,16 @@ function matches(plan: PlanSummary, search: string): boolean {
     .every((word) => text.includes(word));
 }
 
-function grouped(plans: PlanSummary[], order: Order): [string, PlanSummary[]][] {
+/** By site as the server has them, or the last changed first. */
+function ordered(plans: PlanSummary[], order: Order): PlanSummary[] {
+  return order === 'newest'
+    ? plans.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt))
+    : plans;
+}
+
+function grouped(plans: readonly PlanSummary[], order: Order): [string, PlanSummary[]][] {
   if (plans.length === 0) return [];
-  if (order === 'newest') {
-    return [['All sites', plans.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt))]];
-  }
+  if (order === 'newest') return [['All sites', [...plans]]];
   const sites = [...new Set(plans.map((p) => p.site))];
   return sites.map((site) => [site || 'No site', plans.filter((p) => p.site === site)]);
 }

@@ -1,2 +1,1 @@
-export { ComparePage } from './ComparePage';
 export { PlansPage } from './PlansPage';

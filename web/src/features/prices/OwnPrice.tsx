@@ -1,5 +1,5 @@
 import { usePreferences } from '../../app/preferences';
-import { QuantityField } from '../../ui';
+import { DayField, QuantityField } from '../../ui';
 import { inUnit, plain, today } from '../../units';
 import type { OwnPriceOf } from './useOwnPrices';
 import { useOwnPrices } from './useOwnPrices';
@@ -48,12 +48,11 @@ export function OwnPrice({ of, priceKey, name, price, currency, isSample }: Prop
       {own ? (
         <>
           <span className="text-small text-soft">yours, of</span>
-          <input
-            type="date"
-            aria-label={`day of the price of ${name}`}
-            className="in-place text-small"
+          <DayField
+            label={`day of the price of ${name}`}
             value={own.pricedOn}
-            onChange={(e) => e.target.value && prices.put({ ...own, pricedOn: e.target.value })}
+            onChange={(day) => day && prices.put({ ...own, pricedOn: day })}
+            className="in-place text-small"
           />
           <button
             type="button"

@@ -79,6 +79,7 @@ export function SettingsPage() {
                 ['BEST_VALUE', words.preference.BEST_VALUE],
                 ['LIGHTEST', words.preference.LIGHTEST],
                 ['MOST_MARGIN', words.preference.MOST_MARGIN],
+                ['SUREST', words.preference.SUREST],
               ]}
               onChange={change}
             />

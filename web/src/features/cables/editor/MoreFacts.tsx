@@ -83,6 +83,7 @@ export function MoreFacts({ editing }: { editing: DraftEditing }) {
             onChange={(school) => set({ followsPoints: school === 'rows' })}
           />
         </Labelled>
+        {numbers(['withinPercent'])}
         {numbers(draft.balanced ? ['wetTimes'] : ['shieldBoreMm'])}
         <ProvenanceIn
           editing={editing}

@@ -46,7 +46,8 @@ export type NumberName =
   | 'shieldBoreMm'
   | 'wetTimes'
   | 'pricePerM'
-  | 'soldInM';
+  | 'soldInM'
+  | 'withinPercent';
 
 interface Field {
   label: string;
@@ -87,6 +88,12 @@ export const NUMBERS: Record<NumberName, Field> = {
   wetTimes: { label: 'wet, it loses', kind: 'margin', unit: '', unitLabel: 'times' },
   pricePerM: { label: 'price of a metre', kind: 'price', unit: '', unitLabel: '' },
   soldInM: { label: 'sold in lengths of', kind: 'length', unit: 'm', unitLabel: 'm' },
+  withinPercent: {
+    label: 'its losses may be off by',
+    kind: 'percentOff',
+    unit: '%',
+    unitLabel: '%',
+  },
 };
 
 const PER_FOOT = /\s*(?:\/|per)\s*(?:ft|foot|feet)$/i;

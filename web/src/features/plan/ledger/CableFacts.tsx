@@ -4,6 +4,7 @@ import { useTestBehind } from '../../../api';
 import { Term } from '../../../ui';
 import { acrossText, fixed, massText } from '../../../units';
 import { provenanceText, words } from '../../../words';
+import { HowFarOff } from '../../tolerance';
 
 /** What is known of a type, in the opened row of a ledger. */
 export function CableFacts({ type, row }: { type: CableType; row: Row }) {
@@ -48,6 +49,7 @@ export function CableFacts({ type, row }: { type: CableType; row: Row }) {
         {type.provenance === 'TYPICAL'
           ? words.typicalFigures
           : `Its figures are ${provenanceText(type)}.`}{' '}
+        They may be <HowFarOff {...row.tolerance} to={`/cables?type=${type.key}`} /> off.{' '}
         {test && (
           <>
             <Link className="quiet underline" to={`/bench/${test.id}`}>

@@ -1,4 +1,4 @@
-import type { Cell } from '../../../api';
+import type { Cell, Row } from '../../../api';
 import { AlignedFigure } from '../../../ui';
 import { againstFigure, figureOf, fractionLeft } from '../../../units';
 import type { Reading } from '../../../units';
@@ -10,6 +10,7 @@ export function CellFigure({
   reading,
   wide,
   sends,
+  middle,
 }: {
   cell: Cell;
   /** What it is read against; undefined for the figure as such. */
@@ -18,6 +19,8 @@ export function CellFigure({
   wide: boolean;
   /** Whether it is radio power, which alone is copper. */
   sends: boolean;
+  /** Loss in the middle 90 % of what may be; undefined where that is not known. */
+  middle: Row['middle'][number] | undefined;
 }) {
   if (cell.totalLossDb === null) return <span className="text-soft">–</span>;
   const level = { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW };
@@ -34,11 +37,20 @@ export function CellFigure({
       >
         <AlignedFigure text={figure} />
       </span>
-      <span aria-hidden="true" className="mt-px block h-[3px]">
+      <span aria-hidden="true" className="relative mt-px block h-[3px]">
         <span
           className={`block h-full min-w-px ${sends ? 'bg-copper' : 'bg-soft'}`}
           style={{ width: `${100 * fractionLeft(cell.totalLossDb)}%` }}
         />
+        {middle && (
+          <span
+            className="absolute top-0 h-full min-w-[2px] bg-ink opacity-70"
+            style={{
+              left: `${100 * fractionLeft(middle.mostDb)}%`,
+              width: `${100 * (fractionLeft(middle.leastDb) - fractionLeft(middle.mostDb))}%`,
+            }}
+          />
+        )}
       </span>
     </>
   );

@@ -13,7 +13,7 @@ export function KitLine() {
   const sheet = useSheet();
   const { plan, catalogue, command } = sheet;
   const { lengths } = usePreferences();
-  const found = useOwnKits(plan, catalogue);
+  const { found } = useOwnKits(plan, catalogue);
   const best = found && bestFirst(found.kits)[0];
   if (!found) return null;
   return (

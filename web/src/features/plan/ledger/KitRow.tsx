@@ -44,6 +44,7 @@ export function KitRow({ extras, roomy, kit }: LedgerLayout & { kit: FoundKit })
             reading={shownReading(reading, powerOn(plan, bands[i]) !== null)}
             wide={i === focus}
             sends={powerOn(plan, bands[i]) !== null}
+            middle={undefined}
           />
         </td>
       ))}
@@ -54,8 +55,8 @@ export function KitRow({ extras, roomy, kit }: LedgerLayout & { kit: FoundKit })
         </td>
       ))}
       <td className={`${cell} pr-2`}>
-        <span className="flex items-start gap-3">
-          <span className={`min-w-0 flex-1 leading-tight ${verdictColour(kit.row.verdict)}`}>
+        <span className="flex flex-wrap items-start gap-x-3">
+          <span className={`min-w-[150px] flex-1 leading-tight ${verdictColour(kit.row.verdict)}`}>
             {rowSummary(
               kit.row,
               false,

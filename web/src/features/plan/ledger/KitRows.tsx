@@ -14,7 +14,8 @@ export function KitRows(layout: LedgerLayout) {
   const { plan, catalogue } = useSheet();
   const { lengths } = usePreferences();
   const [open, setOpen] = useState(false);
-  const found = useOwnKits(plan, catalogue);
+  const { found, isAwaited } = useOwnKits(plan, catalogue);
+  if (isAwaited) return <Awaited {...layout} />;
   if (!found) return null;
   const kits = bestFirst(found.kits);
   const more = kits.length - 1;
@@ -50,6 +51,22 @@ export function KitRows(layout: LedgerLayout) {
           <Link className="quiet underline" to="/locker">
             locker
           </Link>
+        </td>
+      </tr>
+    </tbody>
+  );
+}
+
+/** As high as what comes: the cables below do not move under the hand when it is there. */
+function Awaited({ columns }: LedgerLayout) {
+  return (
+    <tbody className="print:hidden">
+      <tr>
+        <td
+          colSpan={columns}
+          className="h-[55px] border-b border-control px-3 pb-1 align-bottom text-small text-soft"
+        >
+          Looking through what you have …
         </td>
       </tr>
     </tbody>

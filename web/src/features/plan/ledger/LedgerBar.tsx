@@ -12,7 +12,7 @@ import { VIEWS } from '../useSheetAddress';
 import { saveLedger } from '../views/exports';
 
 const PREFERENCES = (
-  ['LEAST_COST', 'LEAST_LOSS', 'BEST_VALUE', 'LIGHTEST', 'MOST_MARGIN'] as const
+  ['LEAST_COST', 'LEAST_LOSS', 'BEST_VALUE', 'LIGHTEST', 'MOST_MARGIN', 'SUREST'] as const
 ).map((value) => ({ value, text: words.preference[value] }));
 
 /** The views, the filter of the rows, and the school that orders them. */

@@ -1,7 +1,7 @@
 import { usePreferences } from '../../../app/preferences';
 import { VerdictMark, verdictColour } from '../../../ui';
 import { figureOf, lengthText, moneyFigure, shownReading, unitOf } from '../../../units';
-import { rowSummary } from '../../../words';
+import { rowSummary, shortChance } from '../../../words';
 import { useSheet } from '../sheetContext';
 import { partsWith } from '../run/parts';
 import { KitLine } from './KitLine';
@@ -12,7 +12,7 @@ import { useShownRows } from './useShownRows';
 /** The ledger for a phone: a list, one cable a line, on the band in focus. */
 export function LedgerList() {
   const sheet = useSheet();
-  const { plan, row: selected, chosen, focus, stale, pickRow } = sheet;
+  const { plan, row: selected, chosen, focus, stale, pickRow, sureness } = sheet;
   const { reading, lengths } = usePreferences();
   const bands = bandsOf(plan);
   const { rows, firstPass } = useShownRows();
@@ -27,6 +27,7 @@ export function LedgerList() {
       <ul>
         {rows.map((row) => {
           const cell = row.cells[focus];
+          const passing = sureness.of(row.id)?.passing ?? null;
           return (
             <li key={row.id} data-row={row.id} data-verdict={row.verdict}>
               <button
@@ -56,6 +57,11 @@ export function LedgerList() {
                       preferenceOf(plan),
                       bands.map(bandName),
                       partsWith(row, sheet),
+                    )}
+                    {passing !== null && (
+                      <span className="block text-small text-soft">
+                        {shortChance(passing)} would pass
+                      </span>
                     )}
                   </span>
                 </span>

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Row } from '../../../api';
 import { VerdictMark, verdictColour } from '../../../ui';
-import { rowSummary } from '../../../words';
+import { rowSummary, shortChance } from '../../../words';
 import { partsWith } from '../run/parts';
-import { bandName, bandsOf, preferenceOf } from '../document/model';
+import { bandName, bandsOf, isAnythingAsked, preferenceOf } from '../document/model';
 import type { Sheet } from '../sheetContext';
 import { useSheet } from '../sheetContext';
 import { standingOf } from './standing';
@@ -51,6 +51,7 @@ export function LedgerRow({ row, first, ...layout }: Props) {
                 bandsOf(plan).map(bandName),
                 partsWith(row, sheet),
               )}
+              <ShortChance row={row} />
             </span>
             <MoreButton name={row.name} open={open} onToggle={() => setOpen(!open)} />
           </span>
@@ -64,6 +65,18 @@ export function LedgerRow({ row, first, ...layout }: Props) {
         </tr>
       )}
     </>
+  );
+}
+
+/** How many of twenty would do; its room is kept while it is being worked out. */
+function ShortChance({ row }: { row: Row }) {
+  const { plan, sureness } = useSheet();
+  if (!isAnythingAsked(plan)) return null;
+  const passing = sureness.of(row.id)?.passing ?? null;
+  return (
+    <span className="block min-h-[11px] text-tiny leading-[11px] text-soft">
+      {passing !== null && `${shortChance(passing)} would pass`}
+    </span>
   );
 }
 

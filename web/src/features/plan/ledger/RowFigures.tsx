@@ -21,7 +21,7 @@ export function RowFigures({
   extras,
   roomy,
 }: Pick<LedgerLayout, 'extras' | 'roomy'> & { row: Row; cell: string }) {
-  const { plan, ledger, catalogue, focus, address } = useSheet();
+  const { plan, ledger, catalogue, focus, address, sureness } = useSheet();
   const { reading } = usePreferences();
   const bands = bandsOf(plan);
   const base = ledger?.rows.find((r) => r.id === address.filter.base && r.id !== row.id);
@@ -39,6 +39,7 @@ export function RowFigures({
             reading={shownReading(reading, powerOn(plan, bands[i]) !== null)}
             wide={i === focus}
             sends={powerOn(plan, bands[i]) !== null}
+            middle={sureness.of(row.id)?.middle[i]}
           />
         </td>
       ))}

@@ -1,8 +1,10 @@
 import { Link } from 'react-router';
 import type { Row } from '../../../api';
 import { verdictColour } from '../../../ui';
-import { reasonText } from '../../../words';
-import { bandName, bandsOf, ownCablesOf } from '../document/model';
+import { usePreferences } from '../../../app/preferences';
+import { levelTeller, tied } from '../../../units';
+import { isMarginalByChance, reasonText, verdictByChance } from '../../../words';
+import { bandName, bandsOf, ownCablesOf, powerOn } from '../document/model';
 import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
 import { CableFacts } from './CableFacts';
@@ -33,6 +35,7 @@ export function RowMore({ row }: { row: Row }) {
             ))}
           </ul>
         )}
+        <HowManyWouldPass row={row} />
         <KeptInSight row={row} />
         {ownCablesOf(plan).some((c) => c.id === row.id) && (
           <button type="button" className="quiet" onClick={() => address.put({ own: row.id })}>
@@ -45,6 +48,22 @@ export function RowMore({ row }: { row: Row }) {
         <WhatItCosts row={row} />
       </div>
     </div>
+  );
+}
+
+/** What a verdict comes to with all that nobody knows exactly: most of all why something is marginal. */
+function HowManyWouldPass({ row }: { row: Row }) {
+  const { plan, focus, band, sureness } = useSheet();
+  const { reading } = usePreferences();
+  const sure = sureness.of(row.id);
+  const middle = sure?.middle[focus];
+  if (!sure || sure.passing === null || !middle) return null;
+  const told = levelTeller(powerOn(plan, band), reading);
+  return (
+    <p>
+      {verdictByChance(sure.passing, isMarginalByChance(row))}{' '}
+      {tied(`On ${bandName(band)} ${told(middle.mostDb)} to ${told(middle.leastDb)} in 9 of 10.`)}
+    </p>
   );
 }
 

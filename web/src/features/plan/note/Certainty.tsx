@@ -1,7 +1,9 @@
 import { usePreferences } from '../../../app/preferences';
-import { fractionLeft, levelText, shownReading } from '../../../units';
-import { certaintySentence, words } from '../../../words';
+import { levelTeller } from '../../../units';
+import { certainty, words } from '../../../words';
+import { HowFarOff } from '../../tolerance';
 import { bandName, powerOn } from '../document/model';
+import { sheetOf } from '../run/sheetOf';
 import { useSheet } from '../sheetContext';
 
 /** A spread narrower than this in dB is not worth a sentence. */
@@ -9,25 +11,19 @@ const NOTEWORTHY_SPREAD_DB = 0.05;
 
 /** How far the figure may be off, given where the figures of its cables come from. */
 export function Certainty() {
-  const { plan, band, rowId, atTolerance, catalogue } = useSheet();
-  const { reading, settings } = usePreferences();
+  const { plan, band, row, atTolerance } = useSheet();
+  const { reading } = usePreferences();
   const radioW = powerOn(plan, band);
-  if (!atTolerance || atTolerance.mostDb - atTolerance.leastDb < NOTEWORTHY_SPREAD_DB) return null;
-  const shown = shownReading(reading, radioW !== null);
-  const told = (lossDb: number) =>
-    levelText({ lossDb, watts: radioW === null ? null : radioW * fractionLeft(lossDb) }, shown);
-  const provenance = catalogue.find((t) => t.key === rowId)?.provenance ?? 'SHEET';
-  const percent = {
-    TYPICAL: settings.tolerances.typicalPercent,
-    SHEET: settings.tolerances.sheetPercent,
-    MEASURED: settings.tolerances.measuredPercent,
-    GUESSED: settings.tolerances.guessedPercent,
-  }[provenance];
+  if (!row || !atTolerance || atTolerance.mostDb - atTolerance.leastDb < NOTEWORTHY_SPREAD_DB)
+    return null;
+  const told = levelTeller(radioW, reading);
   const [least, most] = [told(atTolerance.mostDb), told(atTolerance.leastDb)];
   if (least === most) return null;
   return (
     <p className="text-soft">
-      {certaintySentence(least, most, bandName(band), words.provenance[provenance], percent)}
+      {certainty.before(words.provenance[row.tolerance.provenance])}{' '}
+      <HowFarOff {...row.tolerance} to={sheetOf(row)} />{' '}
+      {certainty.after(least, most, bandName(band))}
     </p>
   );
 }

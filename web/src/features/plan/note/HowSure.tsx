@@ -4,8 +4,16 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../../api';
 import { answered as answerOf, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { fixed, fractionLeft, levelText, shownReading } from '../../../units';
-import { chanceText, INPUT_WORDS, sureSentence } from '../../../words';
+import { levelTeller } from '../../../units';
+import type { Doubt, Input } from '../../../words';
+import {
+  chanceText,
+  doubtDb,
+  INPUT_WORDS,
+  moneyText,
+  sureSentence,
+  surerSentence,
+} from '../../../words';
 import {
   bandName,
   comparisonOf,
@@ -18,7 +26,6 @@ import { laid } from '../ledger/mix';
 import { useSheet } from '../sheetContext';
 
 type BandConfidence = Schemas['BandConfidenceResponse'];
-type Input = keyof typeof INPUT_WORDS;
 
 const INPUTS: readonly [keyof BandConfidence['shares'], Input][] = [
   ['cable', 'CABLE'],
@@ -28,6 +35,9 @@ const INPUTS: readonly [keyof BandConfidence['shares'], Input][] = [
   ['length', 'LENGTH'],
   ['ambient', 'AMBIENT'],
 ];
+
+/** Less of the variance than this is not worth a line. */
+const WORTH_A_LINE = 0.005;
 
 /** How sure the run is to do what is asked, what most of the doubt is, and what it would bring to know it. */
 export function HowSure() {
@@ -55,54 +65,102 @@ export function HowSure() {
   const band = sure?.bands[answered?.focus ?? 0];
   if (!plan || !band?.largest || !sure) return null;
   const at = plan.document.assessment?.bands?.[answered.focus];
-  const radioW = powerOn(plan, at);
-  const shown = shownReading(reading, radioW !== null);
-  const told = (lossDb: number) =>
-    levelText({ lossDb, watts: radioW === null ? null : radioW * fractionLeft(lossDb) }, shown);
+  const told = levelTeller(powerOn(plan, at), reading);
   const span = (loss: { p05: number; p95: number }) => `${told(loss.p95)} to ${told(loss.p05)}`;
+  const doubts = doubtsOf(band);
   return (
     <div data-testid="how-sure">
       <p>
-        {isAnythingAsked(plan) && `${chanceText(sure.chance)} `}
+        {isAnythingAsked(plan) && `${chanceText(sure.passing)} `}
         {sureSentence(
           bandName(at),
-          band.largest.input,
+          doubts,
           span(band.lossDb),
           span(band.largest.lossDb),
+          band.largest.decides,
         )}
       </p>
+      <Surer />
       <details className="text-fine">
         <summary className="text-soft">What is worth knowing</summary>
-        <ul className="pt-1">
-          {INPUTS.filter(([share]) => band.shares[share] >= 0.005)
-            .toSorted((a, b) => band.shares[b[0]] - band.shares[a[0]])
-            .map(([share, input]) => (
-              <li key={share} className="flex items-baseline gap-2">
-                <span className="figures w-10 shrink-0 text-right">
-                  {fixed(100 * band.shares[share], 0)} %
-                </span>
-                <span
-                  aria-hidden="true"
-                  className="h-2 shrink-0 bg-copper"
-                  style={{ width: `${70 * band.shares[share]}px` }}
-                />
-                <span>
-                  {INPUT_WORDS[input].what}
-                  {input === 'CABLE' ? (
-                    <>
-                      ;{' '}
-                      <Link className="quiet" to={`/bench/new?type=${row?.id ?? ''}`}>
-                        {INPUT_WORDS[input].how}
-                      </Link>
-                    </>
-                  ) : (
-                    `; ${INPUT_WORDS[input].how}`
-                  )}
-                </span>
-              </li>
-            ))}
+        <ul aria-label="what is worth knowing" className="pt-1">
+          {doubts.map((doubt) => (
+            <WorthKnowing key={doubt.input} doubt={doubt} standardDb={band.standardDb} />
+          ))}
         </ul>
       </details>
     </div>
   );
+}
+
+/** The largest first. */
+function doubtsOf(band: BandConfidence): Doubt[] {
+  return INPUTS.map(([share, input]) => ({ input, share: band.shares[share] }))
+    .filter((d) => d.share >= WORTH_A_LINE)
+    .toSorted((a, b) => b.share - a.share);
+}
+
+/** What the next surer cable costs more, where there is one. */
+function Surer() {
+  const { sureness, row } = useSheet();
+  const sure = row && sureness.of(row.id);
+  if (!sure?.surer || !sure.cost || sure.passing === null) return null;
+  const { name, passing, more, cost } = sure.surer;
+  return (
+    <p>
+      {surerSentence(
+        { name: sure.name, passing: sure.passing },
+        { name, passing },
+        more,
+        moneyText({ amount: cost, currency: sure.cost.currency }),
+      )}
+    </p>
+  );
+}
+
+/** One thing that nobody knows exactly, what it is of the loss, and where it comes to be known. */
+function WorthKnowing({ doubt, standardDb }: { doubt: Doubt; standardDb: number }) {
+  const { what, how } = INPUT_WORDS[doubt.input];
+  const db = doubtDb(doubt.share, standardDb);
+  if (db === null) return null;
+  return (
+    <li className="grid grid-cols-[9ch_48px_1fr] items-baseline gap-x-2 py-0.5">
+      <span className="figures text-right whitespace-nowrap">{db}</span>
+      <span
+        aria-hidden="true"
+        className="h-2 bg-copper"
+        style={{ width: `${48 * Math.sqrt(doubt.share)}px` }}
+      />
+      <span>
+        {what}; <WhereItIsMeasured input={doubt.input} how={how} />
+      </span>
+    </li>
+  );
+}
+
+/** The field in which the answer is typed, or the bench. */
+function WhereItIsMeasured({ input, how }: { input: Input; how: string }) {
+  const { row } = useSheet();
+  switch (input) {
+    case 'CABLE':
+    case 'JOINTS':
+      return (
+        <Link className="quiet underline" to={`/bench/new?type=${row?.id ?? ''}`}>
+          {how}
+        </Link>
+      );
+    case 'SWR':
+    case 'ANGLE':
+      return (
+        <button type="button" className="quiet text-left underline" onClick={goToAntenna}>
+          {how}
+        </button>
+      );
+    default:
+      return how;
+  }
+}
+
+function goToAntenna() {
+  document.querySelector<HTMLElement>('[aria-label="what is known of the antenna"]')?.focus();
 }

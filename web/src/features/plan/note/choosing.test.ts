@@ -32,6 +32,10 @@ function row(id: string, over: Partial<Row> = {}): Row {
     reach: [],
     reachOfRun: null,
     chance: null,
+    passing: null,
+    middle: [],
+    surer: null,
+    tolerance: { percent: 10, provenance: 'TYPICAL', ofItself: false },
     ...over,
   };
 }

@@ -1,18 +1,21 @@
 import { useMemo, useRef } from 'react';
+import type { ValueSteps } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { QuantityField, SaveDrawing } from '../../../ui';
+import { Choice, QuantityField, SaveDrawing } from '../../../ui';
 import { plain } from '../../../units';
 import { kneeSentence } from '../../../words';
 import { bandName, comparisonOf } from '../document/model';
 import { useSheet } from '../sheetContext';
+import { ChanceSteps } from './ChanceSteps';
 import { ValueDrawing } from './ValueDrawing';
 import { Unplaced, ValueStepList } from './ValueStepList';
 
 /** Cost against loss on the band in focus: the steps up, and where they stop paying. */
 export function ValueView() {
-  const { plan, band: inFocus, focus, catalogue, ledger } = useSheet();
-  const { settings, change } = usePreferences();
+  const { plan, band: inFocus, focus, catalogue, address } = useSheet();
+  const { settings } = usePreferences();
+  const by = address.buys;
   const drawn = useRef<HTMLDivElement>(null);
   const worthPerDb = settings.cableWorthPerDb;
   const request = useMemo(
@@ -56,11 +59,38 @@ export function ValueView() {
       aria-label="cost against loss"
       tabIndex={0}
     >
-      <p className="text-right">
-        <SaveDrawing name={`${plan.name}, value`} drawn={drawn} asSvg={true} />
+      <p className="flex flex-wrap items-baseline justify-end gap-x-6">
+        <Choice
+          label="what money buys"
+          value={by}
+          options={BUYS}
+          onChange={(to) => address.put({ by: to === 'loss' ? undefined : to })}
+        />
+        {by === 'loss' && <SaveDrawing name={`${plan.name}, value`} drawn={drawn} asSvg={true} />}
       </p>
+      {by === 'chance' ? (
+        <ChanceSteps currency={currency} />
+      ) : (
+        <InDb ladder={ladder} currency={currency} />
+      )}
+    </div>
+  );
+}
+
+const BUYS = [
+  { value: 'loss', text: 'less loss' },
+  { value: 'chance', text: 'more certainty' },
+] as const;
+
+/** The steps down in loss, where they stop paying, and what a dB is worth. */
+function InDb({ ladder, currency }: { ladder: ValueSteps; currency: string }) {
+  const { band: inFocus, ledger } = useSheet();
+  const { settings, change } = usePreferences();
+  const worthPerDb = settings.cableWorthPerDb;
+  return (
+    <>
       <p className="flex flex-wrap items-baseline gap-x-1 pb-1">
-        <span>{kneeSentence(ladder, worthPerDb, band, ledger?.rows ?? [])}</span>
+        <span>{kneeSentence(ladder, worthPerDb, bandName(inFocus), ledger?.rows ?? [])}</span>
         <span className="ml-2 inline-flex items-baseline gap-1 text-soft">
           A dB is worth
           <QuantityField
@@ -86,6 +116,6 @@ export function ValueView() {
           <Unplaced ladder={ladder} />
         </div>
       </div>
-    </div>
+    </>
   );
 }

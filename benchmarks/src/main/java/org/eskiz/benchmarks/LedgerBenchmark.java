@@ -116,6 +116,13 @@ public class LedgerBenchmark {
         return together;
     }
 
+    /** The same ledger with how sure each row is, and between what its power lies on each band. */
+    @Benchmark
+    public List<Row> ledgerWithChance() {
+        Comparison comparison = Comparison.in(place, bands, asked);
+        return comparison.sure(comparison.rows(candidates, Preference.LEAST_COST), () -> {});
+    }
+
     /** One run on one band. */
     @Benchmark
     public double oneRun() {

@@ -58,6 +58,32 @@ class BenchTest {
     }
 
     @Test
+    void aShortCableCannotBeToldItsReadingsSayWhyAndTheNextOneKeepsTheStation(Page page) {
+        page.navigate("/bench/new");
+        field(page, "piece").fill("Lead 1");
+        page.getByLabel("type of the cable").selectOption("rg-213");
+        field(page, "length of the piece").fill("1");
+        field(page, "meter").fill("thermal head");
+        read(page, "14.2 MHz", "50.0", "49.5");
+        assertThat(verdict(page)).containsText("cannot be told whether Lead 1 is as RG-213 promises");
+
+        Locator interval = page.getByLabel(Pattern.compile("how sure the loss at 14\\.2 MHz is"));
+        interval.click();
+        assertThat(page.getByText("95 in 100 lie within")).isVisible();
+        assertThat(page.getByText("drift of the radio between the two readings"))
+                .isVisible();
+        page.keyboard().press("Escape");
+        button(page, "Read it once more after").click();
+        field(page, "without the cable once more at 14.2 MHz").fill("50.0");
+        button(page, "Keep this test").click();
+        button(page, "Next cable").click();
+        assertThat(field(page, "piece")).hasValue("");
+        assertThat(field(page, "meter")).hasValue("thermal head");
+        assertThat(field(page, "without the cable at 14.2 MHz")).hasValue("50.0");
+        assertThat(field(page, "through the cable at 14.2 MHz")).hasValue("");
+    }
+
+    @Test
     void aSweepBecomesACableTypeThatStandsInAPlan(Page page) throws IOException {
         page.navigate("/bench/new?method=THROUGH_SWEEP");
         field(page, "piece").fill("Pier 12");

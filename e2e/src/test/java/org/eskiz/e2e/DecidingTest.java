@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -42,6 +43,24 @@ class DecidingTest {
         assertThat(sheet.field("asked for: a budget")).hasValue("50");
         assertThat(page.getByText("cable for 4 × 20 m")).isVisible();
         assertThat(sheet.button("Hide what fails")).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
+    void howSureEachCableIsIsTold(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        assertThat(page.locator("[data-row]").getByText("would pass").first()).isVisible();
+        assertThat(page.locator("[data-row]:not([data-verdict=FAIL])")
+                        .first()
+                        .getByText(Pattern.compile("(nearly all|\\d+ in 20) would pass")))
+                .isVisible();
+        choose(page, "order of the rows", "surest first");
+        assertThat(page.locator("[data-row]").first()).containsText("nearly all would pass");
+        assertThat(sheet.note()).containsText("most of what is not known is");
+        sheet.note().getByText("What is worth knowing").click();
+        assertThat(page.getByLabel("what is worth knowing")
+                        .getByRole(AriaRole.LISTITEM)
+                        .first())
+                .containsText("dB");
     }
 
     @Test
@@ -122,5 +141,13 @@ class DecidingTest {
         page.getByLabel("ask for something more").click();
         assertThat(page.getByText("dB that may be lost")).isVisible();
         assertThat(page.getByText("heat that is borne")).hasCount(0);
+    }
+
+    private static void choose(Page page, String label, String option) {
+        page.getByLabel(label).click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new Page.GetByRoleOptions().setName(option).setExact(true))
+                .click();
     }
 }

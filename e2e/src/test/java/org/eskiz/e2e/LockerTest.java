@@ -28,6 +28,7 @@ class LockerTest {
         page.getByLabel("type of the piece").selectOption("rg-58");
         field(page, "length of the piece").fill("12");
         page.getByLabel("connector, one end").selectOption("n");
+        field(page, "outings so far").fill("12");
         // what is half described is there after a reload
         page.reload();
         assertThat(page.getByLabel("label", new Page.GetByLabelOptions().setExact(true)))
@@ -50,7 +51,7 @@ class LockerTest {
         assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("wet (w)")))
                 .hasAttribute("aria-pressed", "true");
         row(page, "Quay 12").getByRole(AriaRole.LINK).click();
-        assertThat(page.getByText("1, 1 of them hard")).isVisible();
+        assertThat(page.getByText("13, 1 of them hard")).isVisible();
     }
 
     @Test

@@ -29,7 +29,8 @@ public final class PieceLoss {
      */
     public record Measured(double frequencyMHz, double lossDb, double jointsDb, double temperatureC) {
 
-        double ofCableDb() {
+        /** What the cable alone loses, without its joints. */
+        public double ofCableDb() {
             return lossDb - jointsDb;
         }
     }

@@ -52,7 +52,7 @@ record SweptJoints(List<Double> frequenciesMHz, double[] addedDb, double rippleD
             added[i] = Math.log(growth(whole)) * Decibels.PER_NEPER - heatDb;
             ohm[i] = Math.abs(whole.b().divide(whole.c()).sqrt().real());
         }
-        double[] mean = MeasuredLine.smoothed(f, added, line.rippleMHz());
+        double[] mean = OverRipple.mean(f, added, line.rippleMHz());
         double[] about = new double[f.length];
         for (int i = 0; i < f.length; i++) {
             about[i] = added[i] - mean[i];

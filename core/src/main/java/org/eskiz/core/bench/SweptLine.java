@@ -88,7 +88,7 @@ public record SweptLine(
         List<SweepDoubt> doubts = SweepDoubt.of(sweep);
         findings.add(doubts);
         requireFineEnough(subject, sweep);
-        MeasuredLine line = MeasuredLine.through(sweep);
+        MeasuredLine line = LineFromSweep.through(sweep);
         if (doubts.isEmpty()) {
             findings.add(SweepDoubt.of(sweep, line));
         }
@@ -118,8 +118,8 @@ public record SweptLine(
             findings.add(new TestFinding.Estimate(open.isEmpty()));
         }
         MeasuredLine line = looks.size() == 2
-                ? MeasuredLine.openAndShorted(looks.get(0), looks.get(1))
-                : MeasuredLine.fromOneEnd(looks.get(0));
+                ? LineFromSweep.openAndShorted(looks.get(0), looks.get(1))
+                : LineFromSweep.fromOneEnd(looks.get(0));
         return Optional.of(of(subject, looks.get(0), line));
     }
 
@@ -133,7 +133,7 @@ public record SweptLine(
     }
 
     private static void requireFineEnough(TestSubject subject, Sweep sweep) {
-        subject.lengthM().ifPresent(m -> MeasuredLine.requireFineEnough(sweep, m, guessedVelocity(subject)));
+        subject.lengthM().ifPresent(m -> SweepSteps.requireFineEnough(sweep, m, guessedVelocity(subject)));
     }
 
     private static double guessedVelocity(TestSubject subject) {
@@ -191,6 +191,15 @@ public record SweptLine(
         return lengthByTypeM(subject, line);
     }
 
+    /** How far that may be off, m: as cables of a type differ, and where an end begins, at both of them. */
+    public OptionalDouble lengthByTypeUncertaintyM() {
+        return lengthByTypeM().stream()
+                .map(m ->
+                        m * (TypeSheet.SAME_VELOCITY + line.certainty().electricalLengthM() / line.electricalLengthM())
+                                + 2 * END_M)
+                .findFirst();
+    }
+
     /** By the length that was stated; empty where none was, or where the sweep cannot tell it. */
     public OptionalDouble velocityFactor() {
         return velocityOfStated()
@@ -218,7 +227,7 @@ public record SweptLine(
 
     /** The longest line that the steps of the sweep can follow, m. */
     public double longestM() {
-        return MeasuredLine.longestLengthM(sweep, guessedVelocity(subject));
+        return SweepSteps.longestLengthM(sweep, guessedVelocity(subject));
     }
 
     /** What its type promises as a sweep shows it, with its joints; empty where the type or the length is not known. */

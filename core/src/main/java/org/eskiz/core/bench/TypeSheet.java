@@ -11,7 +11,7 @@ import org.eskiz.core.cable.Cable;
 public record TypeSheet(String key, Cable cable, double tolerance) {
 
     /** Types of the same name are made a little different; a wave farther off than this is in another one. */
-    private static final double SAME_VELOCITY = 0.03;
+    static final double SAME_VELOCITY = 0.03;
 
     /** The same of the impedance. */
     private static final double SAME_IMPEDANCE = 0.06;

@@ -105,7 +105,8 @@ public record Attenuation(double k1, double k2, List<AttenuationPoint> followed)
                         .toList());
     }
 
-    private static double conductorFactor(double ambientC) {
+    /** How much more a conductor loses at a temperature than a sheet says. */
+    public static double conductorFactor(double ambientC) {
         return Math.sqrt(1 + COPPER_PER_C * (ambientC - SHEET_TEMPERATURE_C));
     }
 }

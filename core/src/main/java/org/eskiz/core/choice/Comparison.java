@@ -108,11 +108,12 @@ public final class Comparison {
      * @param beforeEach run before each row; what it throws ends the work
      */
     public List<Row> ranked(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
-        return fillings.stream()
+        List<Row> rows = fillings.stream()
                 .peek(filling -> beforeEach.run())
                 .map(this::row)
-                .sorted(preference.order())
                 .toList();
+        return (preference == Preference.SUREST ? sure(rows, beforeEach) : rows)
+                .stream().sorted(preference.order()).toList();
     }
 
     /** One candidate in every section. */
@@ -127,7 +128,8 @@ public final class Comparison {
                 .mapToObj(band -> cell(tried, filling, band))
                 .toList();
         Quotation offer = offer(filling);
-        return new Row(filling, offer.suitability(), cells, judged(offer), offer.cost(), offer.massKg());
+        return new Row(
+                filling, offer.suitability(), cells, judged(offer), offer.cost(), offer.massKg(), Optional.empty());
     }
 
     /** What a filling costs and weighs, and what the place says of it, before any of its loss is worked out. */
@@ -258,14 +260,35 @@ public final class Comparison {
                 .orElse(OptionalDouble.empty());
     }
 
+    /** How sure a filling is to do what is asked of it on its bands, and what that comes from. */
+    public Confidence confidence(List<Candidate> filling) {
+        Confidence drawn = sampling(Confidence.POINTS_OF_A_RUN).confidence(filling);
+        return row(filling).isRuledOut() ? drawn.none() : drawn;
+    }
+
     /**
-     * How sure a row is to do what is asked of it on its bands.
+     * The same rows with how sure each is.
      *
-     * @param points that are drawn
+     * @param beforeEach run before each row; what it throws ends the work
      */
-    public Confidence confidence(List<Candidate> filling, int points) {
-        return new Sampling(place.filledWith(filling), place.tolerances(filling), place.joints(), bands, antennas)
-                .drawn(points, (band, outcome) -> Judgement.isMet(onBand.get(band), outcome));
+    public List<Row> sure(List<Row> rows, Runnable beforeEach) {
+        Sampling sampling = sampling(Confidence.POINTS_OF_A_ROW);
+        return rows.stream()
+                .peek(row -> beforeEach.run())
+                .map(r -> r.chance().isPresent() ? r : r.withChance(chance(r, sampling)))
+                .toList();
+    }
+
+    private static Chance chance(Row row, Sampling sampling) {
+        Chance drawn = sampling.chance(row.filling());
+        return row.isRuledOut() ? drawn.none() : drawn;
+    }
+
+    private Sampling sampling(int points) {
+        List<LeastLeft> least = IntStream.range(0, bands.size())
+                .mapToObj(b -> LeastLeft.of(onBand.get(b), bands.get(b)))
+                .toList();
+        return new Sampling(place, bands, antennas, least, points);
     }
 
     /** The band whose frequency is nearest, as musicians count distance: by ratio. */

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 
 /**
@@ -12,7 +13,8 @@ import java.util.stream.IntStream;
  * joints, SWR and angle of the antenna, lengths and the temperature of the day; the radio makes what it says. The same run always
  * says the same.
  *
- * @param chance share of the samples in which everything is met that is asked of what arrives
+ * @param chance share of the samples in which everything is met that is asked of what arrives; 0 for a run that fails for anything
+ *     else
  * @param bands one each
  */
 public record Confidence(double chance, List<OnBand> bands) {
@@ -23,8 +25,21 @@ public record Confidence(double chance, List<OnBand> bands) {
     /** Points for a row of a ledger. */
     public static final int POINTS_OF_A_ROW = 256;
 
+    /** The middle 90 % of a normal distribution, in standard deviations to either side. */
+    private static final double MIDDLE_90 = 1.645;
+
     public Confidence {
         bands = List.copyOf(bands);
+    }
+
+    /** The same of a run that cannot pass. */
+    Confidence none() {
+        return new Confidence(0, bands);
+    }
+
+    /** How many of twenty runs like it would pass. */
+    public int passing() {
+        return Chance.passing(chance);
     }
 
     /**
@@ -32,14 +47,21 @@ public record Confidence(double chance, List<OnBand> bands) {
      *
      * @param powerShare of the radio's power at the antenna
      * @param lossDb total loss
+     * @param mostLossDb that what is asked of the band would bear; empty where nothing is asked of it that loss could miss
      */
-    public record OnBand(Quantiles powerShare, Quantiles lossDb, Shares shares) {
+    public record OnBand(Quantiles powerShare, Quantiles lossDb, Shares shares, OptionalDouble mostLossDb) {
 
         /** The kind of input that most of the uncertainty is of; empty where nothing is uncertain. */
         public Optional<Input> largest() {
             return shares.standardDb > 0
                     ? Arrays.stream(Input.values()).max(Comparator.comparingDouble(shares::of))
                     : Optional.empty();
+        }
+
+        /** Whether what is asked is met or missed by an input alone, within the middle 90 % of it. */
+        public boolean isDecidedBy(Input input) {
+            double reachDb = MIDDLE_90 * shares.standardDb * Math.sqrt(shares.of(input));
+            return mostLossDb.isPresent() && Math.abs(mostLossDb.getAsDouble() - lossDb.p50) < reachDb;
         }
 
         /** Total loss as it would lie if an input were known exactly: its share of the variance is gone. */

@@ -117,11 +117,6 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
         return asked.stream().flatMapToDouble(r -> r.spareDb(at).stream()).min();
     }
 
-    /** Whether everything is met that is asked of what arrives; what parts bear is not sampled. */
-    static boolean isMet(List<Requirement.OnBand> asked, BandOutcome at) {
-        return asked.stream().filter(r -> !r.figure().isMargin()).allMatch(r -> isMet(r, at));
-    }
-
     private static boolean isMet(Requirement.OnBand asked, BandOutcome at) {
         OptionalDouble reached = asked.figure().reached(at);
         return reached.isPresent() && asked.isMetBy(reached.getAsDouble());

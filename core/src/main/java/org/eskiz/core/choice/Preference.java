@@ -10,6 +10,8 @@ public enum Preference {
     LEAST_LOSS(Comparator.comparingDouble(Row::greatestLossDb)),
     /** The most to spare over what is asked, on the band that has least of it. */
     MOST_MARGIN(Comparator.comparingDouble((Row row) -> -row.leastSpareDb())),
+    /** The most of the runs like it that would do what is asked, with all that is not known exactly. */
+    SUREST(Comparator.comparingDouble((Row row) -> -row.chanceShare())),
     /** The least cost for what arrives on the band where least does; a cable without a price comes last. */
     BEST_VALUE(Comparator.comparing(Row::costOfWhatArrives, Costs.KNOWN_AND_LEAST_FIRST)),
     /** The lightest that passes; a cable of unknown mass comes last. */

@@ -69,6 +69,13 @@ public record Reason(
         }
     }
 
+    /** Whether it speaks of what arrives, which is another in each run that is alike on paper. */
+    boolean isOfWhatArrives() {
+        return requirement.isPresent()
+                && requirement.get() instanceof Requirement.OnBand asked
+                && !asked.figure().isMargin();
+    }
+
     static Reason onBand(Cause cause, int band, Requirement requirement, OptionalDouble reached) {
         return new Reason(
                 cause,

@@ -21,6 +21,7 @@ import org.eskiz.core.unit.Decibels;
  * @param cost cable for the replaced sections and their ends, as often as it is bought; empty when a price is missing or
  *     currencies differ
  * @param massKg mass of the replaced sections; empty when not known
+ * @param chance how sure it is; empty where nobody has asked
  */
 public record Row(
         List<Candidate> filling,
@@ -28,12 +29,28 @@ public record Row(
         List<Cell> cells,
         List<Reason> ofRun,
         Optional<Money> cost,
-        OptionalDouble massKg) {
+        OptionalDouble massKg,
+        Optional<Chance> chance) {
 
     public Row {
         filling = List.copyOf(filling);
         cells = List.copyOf(cells);
         ofRun = List.copyOf(ofRun);
+    }
+
+    /** The same with how sure it is. */
+    Row withChance(Chance drawn) {
+        return new Row(filling, suitability, cells, ofRun, cost, massKg, Optional.of(drawn));
+    }
+
+    /** The share of runs like it that would pass; 0 where nobody has asked. */
+    double chanceShare() {
+        return chance.map(Chance::share).orElse(0.0);
+    }
+
+    /** Whether it fails for what no deviation makes good: what it costs or weighs, what it fits, what its parts bear. */
+    boolean isRuledOut() {
+        return allReasons().anyMatch(r -> r.cause().verdict() == Verdict.FAIL && !r.isOfWhatArrives());
     }
 
     /** How the caller knows it: by its cables, each once. */

@@ -3,7 +3,6 @@ package org.eskiz.core.choice;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -41,17 +40,7 @@ public record ValueSteps(List<Row> placed, List<Step> steps, int knee) {
      */
     public static ValueSteps of(List<Row> rows, int band, double worthPerDb) {
         List<Row> placed = placed(rows, band);
-        List<Row> hull = new ArrayList<>();
-        for (Row row : placed) {
-            boolean isNoBetter = !hull.isEmpty() && lossDb(row, band) >= lossDb(hull.get(hull.size() - 1), band);
-            if (!isNoBetter) {
-                while (hull.size() >= 2
-                        && isAboveTheLine(hull.get(hull.size() - 2), hull.get(hull.size() - 1), row, band)) {
-                    hull.remove(hull.size() - 1);
-                }
-                hull.add(row);
-            }
-        }
+        List<Row> hull = LowerHull.of(placed, Costs::amount, r -> lossDb(r, band));
         List<Step> steps = new ArrayList<>();
         int knee = 0;
         for (int i = 0; i < hull.size(); i++) {
@@ -65,20 +54,12 @@ public record ValueSteps(List<Row> placed, List<Step> steps, int knee) {
     }
 
     private static List<Row> placed(List<Row> rows, int band) {
-        List<Row> known = rows.stream()
-                .filter(r -> r.cost().isPresent())
-                .filter(r -> r.cells().get(band).assessment().isPresent())
+        return Costs.inOneCurrency(rows.stream()
+                        .filter(r -> r.cells().get(band).assessment().isPresent())
+                        .toList())
+                .stream()
+                .sorted(Comparator.comparingDouble(Costs::amount).thenComparingDouble(r -> lossDb(r, band)))
                 .toList();
-        Optional<Money> first = known.stream().findFirst().flatMap(Row::cost);
-        return known.stream()
-                .filter(r -> r.cost().get().currency().equals(first.get().currency()))
-                .sorted(Comparator.comparingDouble(ValueSteps::amount).thenComparingDouble(r -> lossDb(r, band)))
-                .toList();
-    }
-
-    /** Whether the middle one costs more for its loss than lying between its neighbours would. */
-    private static boolean isAboveTheLine(Row cheap, Row middle, Row dear, int band) {
-        return perDb(cheap, middle, band) >= perDb(middle, dear, band);
     }
 
     private static Step first(Row row) {
@@ -93,15 +74,12 @@ public record ValueSteps(List<Row> placed, List<Step> steps, int knee) {
                 OptionalDouble.of(perDb(from, to, band)),
                 fromW.isEmpty()
                         ? fromW
-                        : OptionalDouble.of((amount(to) - amount(from)) / (toW.getAsDouble() - fromW.getAsDouble())));
+                        : OptionalDouble.of(
+                                (Costs.amount(to) - Costs.amount(from)) / (toW.getAsDouble() - fromW.getAsDouble())));
     }
 
     private static double perDb(Row from, Row to, int band) {
-        return (amount(to) - amount(from)) / (lossDb(from, band) - lossDb(to, band));
-    }
-
-    private static double amount(Row row) {
-        return row.cost().orElseThrow().amount().doubleValue();
+        return (Costs.amount(to) - Costs.amount(from)) / (lossDb(from, band) - lossDb(to, band));
     }
 
     private static double lossDb(Row row, int band) {

@@ -72,10 +72,8 @@ final class LoadAngles {
         double backward = square(vr - ohm * ir) + square(vi - ohm * ii);
         double efficiency = leaving / power;
         double reflection = Math.sqrt(backward / forward);
-        boolean tuned = radio.matching() == Matching.AT_RADIO;
-        // 1 − |ρ|², written so that nothing cancels when |ρ| is near 1
-        double accepted = tuned ? 1 : 4 * ohm * power / forward;
-        double foldback = tuned ? 1 : radio.foldbackFraction(reflection);
+        double accepted = radio.acceptedFraction(power, forward);
+        double foldback = radio.madeFraction(reflection);
 
         entering[k] = accepted * foldback;
         atRadio[k] = power;

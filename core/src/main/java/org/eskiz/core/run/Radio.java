@@ -39,6 +39,26 @@ public record Radio(
         return matching == Matching.NONE ? 0 : matchingLossDb;
     }
 
+    /**
+     * Fraction of what is sent that does not come back: 1 − |ρ|², written so that nothing cancels when |ρ| is near 1; all of it
+     * behind a matching unit at the radio.
+     *
+     * @param power at the radio's end of the run
+     * @param forward of the same state, |V + Z·I|²
+     */
+    double acceptedFraction(double power, double forward) {
+        return isTuned() ? 1 : 4 * impedanceOhm * power / forward;
+    }
+
+    /** Fraction of its power that the radio still makes at a reflection in the run; all of it behind a matching unit of its own. */
+    double madeFraction(double reflection) {
+        return isTuned() ? 1 : foldbackFraction(reflection);
+    }
+
+    private boolean isTuned() {
+        return matching == Matching.AT_RADIO;
+    }
+
     /** Fraction of its power that the radio still makes at a reflection of a given magnitude. */
     double foldbackFraction(double reflection) {
         double swr = StandingWave.swrOf(reflection);

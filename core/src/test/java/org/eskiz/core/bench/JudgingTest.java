@@ -140,13 +140,13 @@ class JudgingTest {
     @Test
     void stepsTooCoarseForTheLengthAreRefused() {
         Sweep.TwoPort sweep = SweepReferenceTest.twoPort("through-rg58-12m4.s2p");
-        MeasuredLine.requireFineEnough(sweep, 12.4, 0.66);
-        double longest = MeasuredLine.longestLengthM(sweep, 0.66);
+        SweepSteps.requireFineEnough(sweep, 12.4, 0.66);
+        double longest = SweepSteps.longestLengthM(sweep, 0.66);
         assertThat(longest).isCloseTo(0.66 * 299_792_458 / (2 * 0.7475e6), within(0.01));
-        assertThatThrownBy(() -> MeasuredLine.requireFineEnough(sweep, 1.01 * longest, 0.66))
+        assertThatThrownBy(() -> SweepSteps.requireFineEnough(sweep, 1.01 * longest, 0.66))
                 .hasMessageContaining("too coarse");
         Sweep.OnePort one = SweepReferenceTest.onePort("open-rg8x-30m5.s1p");
-        assertThat(MeasuredLine.longestLengthM(one, 0.8)).isCloseTo(0.8 * 299_792_458 / (4 * 0.1475e6), within(0.01));
+        assertThat(SweepSteps.longestLengthM(one, 0.8)).isCloseTo(0.8 * 299_792_458 / (4 * 0.1475e6), within(0.01));
     }
 
     @Test
@@ -188,19 +188,19 @@ class JudgingTest {
         List<Double> f = List.of(10.0, 20.0, 30.0, 40.0);
         Complex zero = Complex.ZERO;
         Complex one = Complex.ONE;
-        assertThatThrownBy(() -> MeasuredLine.through(
+        assertThatThrownBy(() -> LineFromSweep.through(
                         new Sweep.TwoPort(50, f, times(4, new Sweep.Scattering(zero, zero, zero, zero)))))
                 .hasMessageContaining("at 10.0 MHz nothing comes through");
         Complex half = Complex.ofCartesian(0.5, 0);
-        assertThatThrownBy(() -> MeasuredLine.through(
+        assertThatThrownBy(() -> LineFromSweep.through(
                         new Sweep.TwoPort(50, f, times(4, new Sweep.Scattering(half, half, half, half)))))
                 .isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> MeasuredLine.fromOneEnd(new Sweep.OnePort(50, f, times(4, half))))
+        assertThatThrownBy(() -> LineFromSweep.fromOneEnd(new Sweep.OnePort(50, f, times(4, half))))
                 .hasMessageContaining("does not turn");
-        assertThatThrownBy(() -> MeasuredLine.openAndShorted(
+        assertThatThrownBy(() -> LineFromSweep.openAndShorted(
                         new Sweep.OnePort(50, f, times(4, one)), new Sweep.OnePort(50, f, times(4, one.negate()))))
                 .isInstanceOf(IllegalArgumentException.class);
-        assertThatThrownBy(() -> MeasuredLine.fromOneEnd(new Sweep.OnePort(50, List.of(10.0), List.of(half))))
+        assertThatThrownBy(() -> LineFromSweep.fromOneEnd(new Sweep.OnePort(50, List.of(10.0), List.of(half))))
                 .hasMessageContaining("at least two points");
     }
 
@@ -210,7 +210,7 @@ class JudgingTest {
 
     @Test
     void openAndShortedMustBeOfTheSameFrequencies() {
-        assertThatThrownBy(() -> MeasuredLine.openAndShorted(
+        assertThatThrownBy(() -> LineFromSweep.openAndShorted(
                         SweepReferenceTest.onePort("open-rg8x-30m5.s1p"),
                         SweepReferenceTest.onePort("kink-foam7-27m4.s1p")))
                 .hasMessageContaining("the shorted one 801 from 1.0 to 900.0 MHz");
@@ -261,7 +261,7 @@ class JudgingTest {
 
     private static List<SweepDoubt.Kind> doubts(Sweep.TwoPort sweep) {
         List<SweepDoubt> first = SweepDoubt.of(sweep);
-        List<SweepDoubt> doubts = first.isEmpty() ? SweepDoubt.of(sweep, MeasuredLine.through(sweep)) : first;
+        List<SweepDoubt> doubts = first.isEmpty() ? SweepDoubt.of(sweep, LineFromSweep.through(sweep)) : first;
         return doubts.stream().map(SweepDoubt::kind).toList();
     }
 

@@ -31,7 +31,7 @@ class SweepDoubtTest {
     void aLineAsItShouldBeIsNotDoubted() {
         Sweep.TwoPort sweep = through(SweepDoubtTest::lossDb, 0);
         assertThat(SweepDoubt.of(sweep)).isEmpty();
-        assertThat(SweepDoubt.of(sweep, MeasuredLine.through(sweep))).isEmpty();
+        assertThat(SweepDoubt.of(sweep, LineFromSweep.through(sweep))).isEmpty();
     }
 
     @Test
@@ -63,7 +63,7 @@ class SweepDoubtTest {
     @Test
     void aLossThatWaversAllOverIsALoosePlug() {
         Sweep.TwoPort sweep = through(f -> 3 + 2.5 * Math.sin(2 * f), 0);
-        assertThat(SweepDoubt.of(sweep, MeasuredLine.through(sweep)))
+        assertThat(SweepDoubt.of(sweep, LineFromSweep.through(sweep)))
                 .extracting(SweepDoubt::kind)
                 .containsExactly(Kind.RIPPLE_EVERYWHERE);
     }
@@ -76,7 +76,7 @@ class SweepDoubtTest {
 
     @Test
     void openAndShortedTellLossImpedanceAndLength() {
-        MeasuredLine line = MeasuredLine.openAndShorted(oneEnd(1, 1), oneEnd(-1, 1));
+        MeasuredLine line = LineFromSweep.openAndShorted(oneEnd(1, 1), oneEnd(-1, 1));
         assertThat(line.impedanceOhm()).hasValueCloseTo(50.0, within(1e-6));
         assertThat(line.lengthM(VELOCITY)).isCloseTo(LENGTH_M, within(1e-6));
         assertThat(line.lossDbAt(50)).hasValueCloseTo(lossDb(50), within(1e-6));
@@ -113,7 +113,7 @@ class SweepDoubtTest {
     void twoSweepsOfOtherFrequenciesAreNoPair() {
         Sweep.OnePort half = new Sweep.OnePort(
                 50, GRID.subList(0, 100), oneEnd(-1, 1).reflections().subList(0, 100));
-        assertThatThrownBy(() -> MeasuredLine.openAndShorted(oneEnd(1, 1), half))
+        assertThatThrownBy(() -> LineFromSweep.openAndShorted(oneEnd(1, 1), half))
                 .isInstanceOf(SweepException.class)
                 .hasMessageContaining("200 points")
                 .hasMessageContaining("100");
@@ -123,14 +123,14 @@ class SweepDoubtTest {
     @ParameterizedTest
     @ValueSource(doubles = {0.3, 0.66, 0.95})
     void stepsFollowALineOfHalfACircleAStep(double velocity) {
-        double through = MeasuredLine.longestLengthM(through(SweepDoubtTest::lossDb, 0), velocity);
+        double through = SweepSteps.longestLengthM(through(SweepDoubtTest::lossDb, 0), velocity);
         assertThat(through).isCloseTo(velocity * 299.792458, within(1e-9));
-        assertThat(MeasuredLine.longestLengthM(oneEnd(1, 1), velocity)).isCloseTo(through / 2, within(1e-9));
+        assertThat(SweepSteps.longestLengthM(oneEnd(1, 1), velocity)).isCloseTo(through / 2, within(1e-9));
     }
 
     @Test
     void stepsThatAreTooCoarseSayWhichWouldDo() {
-        assertThatThrownBy(() -> MeasuredLine.requireFineEnough(oneEnd(1, 1), 200, VELOCITY))
+        assertThatThrownBy(() -> SweepSteps.requireFineEnough(oneEnd(1, 1), 200, VELOCITY))
                 .isInstanceOf(SweepException.class)
                 .hasMessageContaining("0.5000 MHz")
                 .hasMessageContaining("0.247 MHz");

@@ -20,7 +20,7 @@ class SweepReferenceTest {
     @Test
     void aSweepThroughTellsLossLengthAndVelocity() {
         JsonNode expected = expected("through-rg58-12m4.s2p");
-        MeasuredLine line = MeasuredLine.through(twoPort("through-rg58-12m4.s2p"));
+        MeasuredLine line = LineFromSweep.through(twoPort("through-rg58-12m4.s2p"));
         assertLosses(line, expected);
         assertLength(line, expected);
         assertThat(line.impedanceOhm()).hasValueCloseTo(50.0, within(1.0));
@@ -30,7 +30,7 @@ class SweepReferenceTest {
     @Test
     void oneEndOpenAndShortedTellsTheSame() {
         JsonNode expected = expected("open-rg8x-30m5.s1p + short-rg8x-30m5.s1p");
-        MeasuredLine line = MeasuredLine.openAndShorted(onePort("open-rg8x-30m5.s1p"), onePort("short-rg8x-30m5.s1p"));
+        MeasuredLine line = LineFromSweep.openAndShorted(onePort("open-rg8x-30m5.s1p"), onePort("short-rg8x-30m5.s1p"));
         assertLosses(line, expected);
         assertLength(line, expected);
         line.points().forEach(p -> assertThat(p.matchedLossDb()).isPositive());
@@ -40,7 +40,7 @@ class SweepReferenceTest {
     void oneOfTheTwoAloneIsAnEstimate() {
         JsonNode expected = expected("open-rg8x-30m5.s1p + short-rg8x-30m5.s1p");
         for (String file : List.of("open-rg8x-30m5.s1p", "short-rg8x-30m5.s1p")) {
-            MeasuredLine line = MeasuredLine.fromOneEnd(onePort(file));
+            MeasuredLine line = LineFromSweep.fromOneEnd(onePort(file));
             assertThat(line.isEstimate()).isTrue();
             assertThat(line.lengthM(0.8)).as(file).isCloseTo(30.5, within(30.5 * 0.02));
             double at = expected.get("lossDbAt").get("28.5").asDouble();
@@ -51,7 +51,7 @@ class SweepReferenceTest {
     @Test
     void aResistiveJointIsToldByItsFlatExcess() {
         JsonNode expected = expected("bad-joint-rg213.s2p");
-        MeasuredLine line = MeasuredLine.through(twoPort("bad-joint-rg213.s2p"));
+        MeasuredLine line = LineFromSweep.through(twoPort("bad-joint-rg213.s2p"));
         assertLength(line, expected);
         var sheet = new Expectation(new Attenuation(0.62, 0.00504), 18.8, 20, List.of(), 0.05);
         List<LossPoint> points = Stream.of(3.6, 7.1, 14.2, 28.5, 50.2, 145.0, 290.0, 430.0)
@@ -67,7 +67,7 @@ class SweepReferenceTest {
 
     @Test
     void aCableMadeOfTheSweepHasTheLawOfTheSheet() {
-        MeasuredLine line = MeasuredLine.through(twoPort("through-rg58-12m4.s2p"));
+        MeasuredLine line = LineFromSweep.through(twoPort("through-rg58-12m4.s2p"));
         List<LossPoint> points = line.points().stream()
                 .map(p -> LossPoint.within(p.frequencyMHz(), p.matchedLossDb(), 0.02))
                 .toList();

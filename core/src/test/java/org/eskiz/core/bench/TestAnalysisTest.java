@@ -201,6 +201,7 @@ class TestAnalysisTest {
         TestAnalysis analysis = TestAnalysis.of(sweptThrough(subject(FOAM, null), FOAM, 20), List.of());
         SweptLine line = analysis.swept().orElseThrow();
         assertThat(line.lengthByTypeM().getAsDouble()).isCloseTo(20, within(1e-6));
+        assertThat(line.lengthByTypeUncertaintyM().getAsDouble()).isCloseTo(0.03 * 20 + 0.1, within(0.01));
         assertThat(line.lengthM()).isEqualTo(line.lengthByTypeM());
         assertThat(line.velocityFactor()).isEmpty();
         assertThat(analysis.outcome()).hasValue(Outcome.AS_THE_SHEET);

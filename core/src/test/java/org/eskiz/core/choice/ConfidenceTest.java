@@ -117,6 +117,89 @@ class ConfidenceTest {
         assertThat(known.p05()).isGreaterThan(band.lossDb().p05());
     }
 
+    @ParameterizedTest
+    @MethodSource("cases")
+    void rowsOfALedgerAreAsSureAsEachIsAlone(JsonNode c) {
+        Comparison comparison = comparison(c);
+        JsonNode law = c.get("cable").get("attenuation");
+        List<Row> rows = Stream.of(0.6, 0.9, 1.0, 1.1, 1.6)
+                .map(times -> candidate(
+                        cable(
+                                c,
+                                new Attenuation(
+                                        times * law.get("k1").asDouble(),
+                                        times * law.get("k2").asDouble())),
+                        c.get("tolerance").asDouble() * times))
+                .map(comparison::row)
+                .toList();
+        List<Row> sure = comparison.sure(rows, () -> {});
+        for (int i = 0; i < rows.size(); i++) {
+            Chance chance = sure.get(i).chance().orElseThrow();
+            Confidence alone = comparison.confidence(rows.get(i).filling());
+            // two standard deviations of 256 samples
+            assertThat(chance.share()).isCloseTo(alone.chance(), within(0.06));
+            Confidence.Quantiles share = chance.powerShares().get(0);
+            assertThat(share.p05()).isCloseTo(alone.bands().get(0).powerShare().p05(), within(0.01));
+            assertThat(share.p95()).isCloseTo(alone.bands().get(0).powerShare().p95(), within(0.01));
+            assertThat(comparison.sure(List.of(rows.get(i)), () -> {})).containsExactly(sure.get(i));
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void theSurestOfThoseThatPassComesFirst(JsonNode c) {
+        JsonNode law = c.get("cable").get("attenuation");
+        List<Candidate> candidates = Stream.of(1.0, 0.5, 1.4, 0.9)
+                .map(times -> candidate(
+                        cable(
+                                c,
+                                new Attenuation(
+                                        times * law.get("k1").asDouble(),
+                                        times * law.get("k2").asDouble())),
+                        0.2))
+                .toList();
+        List<Row> rows = comparison(c).rows(candidates, Preference.SUREST);
+        for (int i = 1; i < rows.size(); i++) {
+            Row before = rows.get(i - 1);
+            assertThat(before.verdict()).isLessThanOrEqualTo(rows.get(i).verdict());
+            if (before.verdict() == rows.get(i).verdict()) {
+                assertThat(before.chanceShare())
+                        .isGreaterThanOrEqualTo(rows.get(i).chanceShare());
+            }
+        }
+    }
+
+    @Test
+    void anInputDecidesWhereItAloneCouldMissWhatIsAsked() {
+        Confidence.Quantiles loss = new Confidence.Quantiles(2, 3, 4);
+        Confidence.Shares shares = Confidence.shares(
+                List.of(Input.CABLE, Input.LENGTH), List.of(List.of(1), List.of(1)), new double[] {0.36, 0.01});
+        assertThat(List.of(3.9, 2.1)).allSatisfy(most -> {
+            var band = new Confidence.OnBand(loss, loss, shares, OptionalDouble.of(most));
+            assertThat(band.isDecidedBy(Input.CABLE)).isTrue();
+            assertThat(band.isDecidedBy(Input.LENGTH)).isFalse();
+        });
+        assertThat(new Confidence.OnBand(loss, loss, shares, OptionalDouble.of(4.1)).isDecidedBy(Input.CABLE))
+                .isFalse();
+        assertThat(new Confidence.OnBand(loss, loss, shares, OptionalDouble.empty()).isDecidedBy(Input.CABLE))
+                .isFalse();
+    }
+
+    @Test
+    void whatFailsForAnythingElseCannotPass() {
+        JsonNode c = cases().findFirst().orElseThrow();
+        Candidate other = new Candidate("of another impedance", Cable.ofCoefficients(75, 0.8, new Attenuation(0, 0)));
+        Requirement fitting = new Requirement.OfRun(RunFigure.IMPEDANCE);
+        assertThat(comparison(c, List.of()).confidence(List.of(other)).chance()).isEqualTo(1);
+
+        Comparison asked = comparison(c, List.of(fitting));
+        assertThat(asked.confidence(List.of(other)).chance()).isZero();
+        Row row = asked.sure(asked.rows(List.of(other), Preference.SUREST), () -> {})
+                .get(0);
+        assertThat(row.chance().orElseThrow().passing()).isZero();
+        assertThat(row.chance().orElseThrow().powerShares().get(0).p05()).isPositive();
+    }
+
     private static double width(Confidence confidence, int band) {
         Confidence.Quantiles loss = confidence.bands().get(band).lossDb();
         return loss.p95() - loss.p05();
@@ -135,11 +218,26 @@ class ConfidenceTest {
     }
 
     private static Confidence confidence(JsonNode c, double tolerance, Attenuation law) {
+        return comparison(c).confidence(List.of(candidate(cable(c, law), tolerance)));
+    }
+
+    private static Cable cable(JsonNode c, Attenuation law) {
         JsonNode cable = c.get("cable");
-        Cable made = Cable.ofCoefficients(
+        return Cable.ofCoefficients(
                 cable.get("impedanceOhm").asDouble(),
                 cable.get("velocityFactor").asDouble(),
                 law);
+    }
+
+    private static Comparison comparison(JsonNode c) {
+        return comparison(
+                c,
+                List.of(new Requirement.OnBand(
+                        BandFigure.PERCENT, c.get("leastPercent").asDouble())));
+    }
+
+    private static Comparison comparison(JsonNode c, List<Requirement> asked) {
+        Cable made = cable(c, new Attenuation(0.5, 0));
         var joint = new Element.Pad(new InsertionLoss.Flat(c.get("jointLossDb").asDouble()), OptionalDouble.empty());
         Run run = new Run(List.of(joint, new Element.Line(made, c.get("lengthM").asDouble()), joint));
         var isJoint = new ReplaceableRun.Known(Ratings.UNKNOWN, 0, false, true, Optional.empty(), Supply.TO_BUY);
@@ -158,12 +256,7 @@ class ConfidenceTest {
                                 b.get("frequencyMHz").asDouble(),
                                 c.get("ambientC").asDouble()),
                         new Load.SwrAtAntenna(b.get("swr").asDouble()))));
-        return Comparison.in(
-                        place,
-                        bands,
-                        List.of(new Requirement.OnBand(
-                                BandFigure.PERCENT, c.get("leastPercent").asDouble())))
-                .confidence(List.of(candidate(made, tolerance)), Confidence.POINTS_OF_A_RUN);
+        return Comparison.in(place, bands, asked);
     }
 
     private static Candidate candidate(Cable cable, double tolerance) {

@@ -36,7 +36,11 @@ public class AssessmentService {
 
     /** Assesses a run on every band. */
     public AssessmentResponse assess(AssessmentSpec request) {
-        Catalogue catalogue = catalogues.current();
+        return assess(request, catalogues.current());
+    }
+
+    /** The same by a catalogue that is at hand. */
+    public AssessmentResponse assess(AssessmentSpec request, Catalogue catalogue) {
         ValidationErrors errors = ValidationErrors.in(request);
         new DocumentValidator(catalogue, errors).complete(request);
         errors.throwIfAny();

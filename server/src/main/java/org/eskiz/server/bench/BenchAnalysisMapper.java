@@ -146,6 +146,7 @@ final class BenchAnalysisMapper {
         return new SweptLineResponse(
                 nullable(swept.line().impedanceOhm()),
                 nullable(swept.lengthByTypeM()),
+                nullable(swept.lengthByTypeUncertaintyM()),
                 nullable(swept.velocityFactor()),
                 swept.longestM(),
                 swept.line().isEstimate(),

@@ -120,6 +120,7 @@ record BenchAnalysisResponse(
      * A line as a sweep shows it.
      *
      * @param lengthM by the velocity factor of its type; null where that is not known
+     * @param lengthUncertaintyM of that, to either side; null likewise
      * @param velocityFactor by its length; null where that is not known
      * @param longestM the longest line these steps can follow, at the velocity factor of its type or 0.66
      * @param isEstimate whether it rests on one look into one end
@@ -129,6 +130,7 @@ record BenchAnalysisResponse(
     record SweptLineResponse(
             @Nullable Double impedanceOhm,
             @Nullable Double lengthM,
+            @Nullable Double lengthUncertaintyM,
             @Nullable Double velocityFactor,
             double longestM,
             boolean isEstimate,

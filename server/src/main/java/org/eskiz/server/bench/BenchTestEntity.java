@@ -12,6 +12,8 @@ import java.time.Instant;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.annotations.Fetch;
+import org.hibernate.annotations.FetchMode;
 
 @Entity
 @Table(name = "bench_test")
@@ -29,6 +31,7 @@ class BenchTestEntity {
 
     /** Types that were made of it. */
     @ElementCollection(fetch = FetchType.EAGER)
+    @Fetch(FetchMode.SUBSELECT)
     @CollectionTable(name = "bench_made_type", joinColumns = @JoinColumn(name = "test_id"))
     @Column(name = "cable_type_id")
     Set<UUID> madeTypes = new HashSet<>();

@@ -22,12 +22,12 @@ interface BenchTestRevisionRepository extends Repository<BenchTestRevisionEntity
             and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
     List<BenchTestRevisionEntity> newestAmong(Collection<UUID> ids, UUID operator);
 
-    /** The newest of every test of a piece. */
+    /** The newest of every test of some pieces. */
     @Query("""
             select r from BenchTestRevisionEntity r join BenchTestEntity t on t.id = r.key.testId
-            where t.operatorId = :operator and t.removedAt is null and r.pieceId = :piece
+            where t.operatorId = :operator and t.removedAt is null and r.pieceId in :pieces
             and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
-    List<BenchTestRevisionEntity> newestOf(UUID piece, UUID operator);
+    List<BenchTestRevisionEntity> newestOf(Collection<UUID> pieces, UUID operator);
 
     /** The newest of every test of any piece. */
     @Query("""

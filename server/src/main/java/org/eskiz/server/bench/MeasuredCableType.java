@@ -2,6 +2,7 @@ package org.eskiz.server.bench;
 
 import java.util.List;
 import java.util.Optional;
+import org.eskiz.core.bench.MeasuredTolerance;
 import org.eskiz.server.bench.BenchAnalysisResponse.OwnCableResponse;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.CableTypeRequest;
@@ -44,7 +45,7 @@ final class MeasuredCableType {
                 null,
                 asked.name(),
                 base == null ? null : base.family(),
-                source(noted, tested),
+                source(noted, tested, law),
                 made.measuredAs(ohm, factor),
                 base == null ? Mechanics.UNKNOWN : base.mechanics(),
                 base == null ? Ratings.UNKNOWN : base.ratings(),
@@ -53,14 +54,25 @@ final class MeasuredCableType {
                 points(law));
     }
 
-    private static Source source(BenchTestRequest noted, Optional<CableType> tested) {
+    private static Source source(BenchTestRequest noted, Optional<CableType> tested, OwnCableResponse law) {
         Optional<Source> ofType = tested.map(t -> t.facts().source());
         return new Source(
                 Provenance.MEASURED,
                 title(noted),
                 noted.testedOn(),
                 ofType.map(Source::ofMechanics).orElse(null),
-                ofType.map(Source::ofRatings).orElse(null));
+                ofType.map(Source::ofRatings).orElse(null),
+                withinPercent(law));
+    }
+
+    private static Double withinPercent(OwnCableResponse law) {
+        return MeasuredTolerance.of(law.points().stream()
+                        .mapToDouble(p -> p.uncertaintyDbPer100m() / p.attenuationDbPer100m())
+                        .toArray())
+                .stream()
+                .mapToObj(share -> 100 * share)
+                .findFirst()
+                .orElse(null);
     }
 
     private static List<CableTypeRequest.SheetPointRequest> points(OwnCableResponse law) {

@@ -35,6 +35,7 @@ public record PieceTest(
      *
      * @param measured what was read
      * @param expectedDb what its type promised; empty where not known
+     * @param uncertaintyDb to either side
      */
-    public record Figure(PieceLoss.Measured measured, Optional<Double> expectedDb) {}
+    public record Figure(PieceLoss.Measured measured, Optional<Double> expectedDb, double uncertaintyDb) {}
 }

@@ -1,5 +1,6 @@
 package org.eskiz.server.bench;
 
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -28,18 +29,20 @@ public class PieceTests {
         this.json = json;
     }
 
-    /** Of one piece. */
+    /** Of some pieces, those that have any. */
     @Transactional(readOnly = true)
-    public List<PieceTest> of(UUID piece, UUID operator, Catalogue connectors) {
-        return read(revisions.newestOf(piece, operator), connectors)
-                .sorted(Comparator.comparing(PieceTest::on))
-                .toList();
+    public Map<UUID, List<PieceTest>> of(Collection<UUID> pieces, UUID operator, Catalogue connectors) {
+        return byPiece(revisions.newestOf(pieces, operator), connectors);
     }
 
     /** Of every piece that has any. */
     @Transactional(readOnly = true)
     public Map<UUID, List<PieceTest>> all(UUID operator, Catalogue connectors) {
-        return read(revisions.newestOfPieces(operator), connectors)
+        return byPiece(revisions.newestOfPieces(operator), connectors);
+    }
+
+    private Map<UUID, List<PieceTest>> byPiece(List<BenchTestRevisionEntity> newest, Catalogue connectors) {
+        return read(newest, connectors)
                 .sorted(Comparator.comparing(PieceTest::on))
                 .collect(Collectors.groupingBy(PieceTest::pieceId));
     }
@@ -77,6 +80,7 @@ public class PieceTests {
         return new PieceTest.Figure(
                 new PieceLoss.Measured(
                         f.frequencyMHz(), f.lossDb(), InsertionLoss.sumDb(joints, f.frequencyMHz()), temperatureC),
-                Optional.ofNullable(f.expectedDb()));
+                Optional.ofNullable(f.expectedDb()),
+                (f.mostDb() - f.leastDb()) / 2);
     }
 }

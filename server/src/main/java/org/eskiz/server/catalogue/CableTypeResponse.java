@@ -43,11 +43,12 @@ record CableTypeResponse(
             @Nullable String sourceTitle,
             @Nullable LocalDate sourceDate,
             Provenance mechanicsProvenance,
-            Provenance ratingsProvenance) {
+            Provenance ratingsProvenance,
+            @Nullable Double withinPercent) {
 
         private static CableSourceResponse of(Source s) {
             return new CableSourceResponse(
-                    s.provenance(), s.sourceTitle(), s.sourceDate(), s.ofMechanics(), s.ofRatings());
+                    s.provenance(), s.sourceTitle(), s.sourceDate(), s.ofMechanics(), s.ofRatings(), s.withinPercent());
         }
     }
 

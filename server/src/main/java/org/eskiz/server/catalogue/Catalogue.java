@@ -1,5 +1,6 @@
 package org.eskiz.server.catalogue;
 
+import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
 import java.util.Map;
@@ -22,12 +23,12 @@ public final class Catalogue {
     private final Map<String, CableType> typesByKey;
     private final Map<String, Connector> connectorsByKey;
 
-    private final Function<UUID, Optional<FoundPiece>> locker;
+    private final Function<Collection<UUID>, Map<UUID, FoundPiece>> locker;
     private final Map<UUID, Optional<FoundPiece>> pieces = new ConcurrentHashMap<>();
 
     /** One in which nothing is bought. */
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
-        this(cableTypes, connectors, Optional.empty(), Set.of(), Set.of(), id -> Optional.empty());
+        this(cableTypes, connectors, Optional.empty(), Set.of(), Set.of(), ids -> Map.of());
     }
 
     /**
@@ -36,7 +37,7 @@ public final class Catalogue {
      * @param currency in which the operator pays; empty where nothing is bought
      * @param retired keys of types that are not offered any more; plans that have them still find them
      * @param favourites keys of types that the operator likes to have at the top
-     * @param locker finds a piece that the operator owns
+     * @param locker finds pieces that the operator owns
      */
     Catalogue(
             List<CableType> cableTypes,
@@ -44,7 +45,7 @@ public final class Catalogue {
             Optional<Currency> currency,
             Set<String> retired,
             Set<String> favourites,
-            Function<UUID, Optional<FoundPiece>> locker) {
+            Function<Collection<UUID>, Map<UUID, FoundPiece>> locker) {
         this.locker = locker;
         this.currency = currency;
         this.retired = Set.copyOf(retired);
@@ -105,7 +106,23 @@ public final class Catalogue {
 
     /** A piece of the locker; asked for as it is needed, since a locker may hold thousands. */
     public Optional<FoundPiece> piece(UUID id) {
-        return pieces.computeIfAbsent(id, locker);
+        return pieces.computeIfAbsent(
+                id, one -> Optional.ofNullable(locker.apply(List.of(one)).get(one)));
+    }
+
+    /** Asks for pieces at once that will be asked for one by one. */
+    public void lookUp(Collection<UUID> ids) {
+        List<UUID> unknown =
+                ids.stream().filter(id -> !pieces.containsKey(id)).distinct().toList();
+        if (!unknown.isEmpty()) {
+            Map<UUID, FoundPiece> found = locker.apply(unknown);
+            unknown.forEach(id -> pieces.put(id, Optional.ofNullable(found.get(id))));
+        }
+    }
+
+    /** A piece that somebody has looked up already. */
+    public void know(FoundPiece piece) {
+        pieces.put(piece.id(), Optional.of(piece));
     }
 
     public Optional<Connector> connector(String key) {

@@ -73,7 +73,7 @@ public class CatalogueService {
                 Optional.of(Currency.getInstance(currency)),
                 types.retiredKeys(operator),
                 types.favouriteKeys(operator),
-                piece -> locker.getObject().find(piece, operator));
+                wanted -> locker.getObject().find(wanted, operator));
     }
 
     /** Every revision of a type, newest first. */

@@ -1,13 +1,14 @@
 package org.eskiz.server.catalogue;
 
-import java.util.Optional;
+import java.util.Collection;
+import java.util.Map;
 import java.util.UUID;
 
 /** Finds pieces that an operator owns; the locker brings it. */
 public interface PieceLookup {
 
-    /** A piece; empty where there is none, or nobody knows what it loses. */
-    Optional<FoundPiece> find(UUID piece, UUID operator);
+    /** Of some pieces those that are there and of which somebody knows what they lose, by their ids. */
+    Map<UUID, FoundPiece> find(Collection<UUID> pieces, UUID operator);
 
     /**
      * A piece that the operator owns, as far as a run needs it.

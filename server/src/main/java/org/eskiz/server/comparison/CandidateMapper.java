@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.math.BigDecimal;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.Currency;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,7 +23,7 @@ import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Mechanics.Flexing;
 import org.eskiz.server.catalogue.Price;
-import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.document.CableSpec;
 import org.eskiz.server.document.CandidateSpec;
 import org.eskiz.server.document.DocumentMapper;
@@ -114,6 +115,16 @@ final class CandidateMapper {
         return filling.stream().map(c -> entries.get(c.id()).name()).distinct().collect(Collectors.joining(" + "));
     }
 
+    /** How far the losses of a filling may be off: of its cables that which may be the farthest. */
+    ComparisonResponse.ToleranceResponse tolerance(List<Candidate> filling) {
+        Candidate farthest = filling.stream()
+                .max(Comparator.comparingDouble(Candidate::tolerance))
+                .orElseThrow();
+        Source source = entries.get(farthest.id()).source();
+        return new ComparisonResponse.ToleranceResponse(
+                100 * farthest.tolerance(), source.provenance(), source.withinPercent() != null);
+    }
+
     private void addAsked() {
         if (request.candidates() == null || request.candidates().isEmpty()) {
             catalogue.offered().forEach(this::add);
@@ -157,13 +168,28 @@ final class CandidateMapper {
     private void add(CableType type) {
         entries.putIfAbsent(
                 type.key(),
-                new Entry(candidate(type), type.facts().name(), type.key(), null, null, hasSamplePrice(type)));
+                new Entry(
+                        candidate(type),
+                        type.facts().name(),
+                        type.key(),
+                        null,
+                        null,
+                        hasSamplePrice(type),
+                        type.facts().source()));
     }
 
     private String addPiece(UUID piece) {
         CableType cable = catalogue.piece(piece).orElseThrow().cable();
         entries.putIfAbsent(
-                cable.key(), new Entry(owned(candidate(cable)), cable.facts().name(), null, piece, null, false));
+                cable.key(),
+                new Entry(
+                        owned(candidate(cable)),
+                        cable.facts().name(),
+                        null,
+                        piece,
+                        null,
+                        false,
+                        cable.facts().source()));
         return cable.key();
     }
 
@@ -203,11 +229,14 @@ final class CandidateMapper {
                         : optional(facts.price().soldInM()),
                 mechanics(facts),
                 RatingsMapper.typical(facts),
-                tolerance.of(facts.source().provenance()));
+                tolerance.of(facts.source()));
     }
 
     private void add(String id, String name, CableSpec cable, CandidateSpec.PriceRequest price) {
-        entries.put(id, new Entry(written(id, cable, price), name == null ? id : name, null, null, cable, false));
+        entries.put(
+                id,
+                new Entry(
+                        written(id, cable, price), name == null ? id : name, null, null, cable, false, cable.source()));
     }
 
     private Candidate written(String id, CableSpec cable, CandidateSpec.PriceRequest price) {
@@ -219,7 +248,7 @@ final class CandidateMapper {
                 OptionalDouble.empty(),
                 Mechanics.UNKNOWN,
                 RatingsMapper.written(cable.ratings()),
-                tolerance.of(Provenance.SHEET));
+                tolerance.of(cable.source()));
     }
 
     private static Mechanics mechanics(CableType.Facts facts) {
@@ -258,9 +287,16 @@ final class CandidateMapper {
      * @param pieceId of the locker; null for one that is not
      * @param written as the request has it; null for one of the catalogue or the locker
      * @param samplePrice whether its price is a sample
+     * @param source where its losses come from
      */
     record Entry(
-            Candidate candidate, String name, String cableKey, UUID pieceId, CableSpec written, boolean samplePrice) {
+            Candidate candidate,
+            String name,
+            String cableKey,
+            UUID pieceId,
+            CableSpec written,
+            boolean samplePrice,
+            Source source) {
 
         /** As it stands in a section in place of what is there. */
         RunElement.Line inPlaceOf(RunElement.Line line) {

@@ -10,6 +10,7 @@ import org.eskiz.core.choice.Suitability;
 import org.eskiz.core.choice.Verdict;
 import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.ProfileResponse;
+import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.document.RequirementSpec;
 import org.jspecify.annotations.Nullable;
 
@@ -20,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param rows in order of preference
  * @param relaxations what to ask less of, where nothing gets through
  * @param ladder of value, where it was asked for
+ * @param chanceSteps from the cheapest to the surest, where it was asked how sure rows are; of rows whose price is known
  * @param details the cells asked for, with their elements
  */
 public record ComparisonResponse(
@@ -27,6 +29,7 @@ public record ComparisonResponse(
         List<RowResponse> rows,
         List<RelaxationResponse> relaxations,
         @Nullable ValueStepsResponse ladder,
+        List<ChanceStepResponse> chanceSteps,
         List<DetailResponse> details) {
 
     /**
@@ -38,8 +41,12 @@ public record ComparisonResponse(
      * @param reachOfRun how far it goes before cost or mass miss what is asked of them; null where it was not asked for,
      *     nothing is asked of them, or they are not known
      * @param cost null where a price is missing or currencies differ
-     * @param chance share of the samples of what nobody knows exactly in which everything is met that is asked of what arrives;
-     *     null where it was not asked for
+     * @param chance share of the samples of what nobody knows exactly in which everything is met that is asked of what arrives, 0
+     *     for a row that fails for anything else; null where it was not asked for
+     * @param passing the same of twenty
+     * @param middle total loss on each band in the middle 90 % of those samples; empty likewise
+     * @param surer the next cable that would pass more often for more; null likewise, and where there is none
+     * @param tolerance how far its losses may be off: of its cables that which may be the farthest
      */
     public record RowResponse(
             String id,
@@ -56,7 +63,47 @@ public record ComparisonResponse(
             int decidingBand,
             List<ReachResponse> reach,
             @Nullable ReachResponse reachOfRun,
-            @Nullable Double chance) {}
+            @Nullable Double chance,
+            @Nullable Integer passing,
+            List<LossRangeResponse> middle,
+            @Nullable SurerResponse surer,
+            ToleranceResponse tolerance) {}
+
+    /**
+     * A cable that would pass more often.
+     *
+     * @param passing of twenty
+     * @param more of twenty
+     * @param cost how much more it costs, in the currency of both
+     */
+    public record SurerResponse(String rowId, String name, int passing, int more, double cost) {}
+
+    /**
+     * How far the losses of a cable may be off what is said of them.
+     *
+     * @param percent with 95 %
+     * @param provenance where its losses come from
+     * @param ofItself whether it is said of the cable itself, or measured; else it is what its provenance lets one expect
+     */
+    public record ToleranceResponse(double percent, Provenance provenance, boolean ofItself) {}
+
+    /**
+     * A step up in certainty.
+     *
+     * @param passing how many of twenty runs like it would pass
+     * @param more than on the step before; all of them on the first
+     * @param cost of its row
+     * @param costOfStep what it costs more than the step before; null for the first
+     * @param costPerMore of that, for each more of twenty; null likewise
+     */
+    public record ChanceStepResponse(
+            String rowId,
+            String name,
+            int passing,
+            int more,
+            double cost,
+            @Nullable Double costOfStep,
+            @Nullable Double costPerMore) {}
 
     /**
      * What to ask less of so that a cable gets through.
@@ -236,6 +283,6 @@ public record ComparisonResponse(
     public record WeatherResponse(
             boolean wet, double totalLossDb, @Nullable Double powerAtAntennaW) {}
 
-    /** Total loss when every line loses as little or as much as its tolerance allows. */
+    /** Between what a total loss lies: at both ends of what lines may be off, or in the middle 90 % of the samples. */
     public record LossRangeResponse(double leastDb, double mostDb) {}
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.eskiz.core.choice.Candidate;
+import org.eskiz.core.choice.ChanceSteps;
 import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Confidence;
@@ -33,10 +34,10 @@ public class ComparisonService {
     private static final int MIXES_WANTED = 5;
 
     /** So many times the work of a run is that of its samples, each of one angle only. */
-    private static final long SAMPLED_RUNS = 16;
+    private static final long SAMPLED_RUNS = 8;
 
     /** Likewise of the fewer samples of a row. */
-    private static final long SAMPLED_ROWS = 5;
+    private static final long SAMPLED_ROWS = 3;
 
     private final CatalogueService catalogues;
 
@@ -55,12 +56,17 @@ public class ComparisonService {
         List<List<Candidate>> fillings = p.candidates.fillings();
         requireWork(request, fillings.size(), errors);
         // each row only as long as somebody waits for it
-        List<Row> rows = p.comparison.ranked(fillings, p.preference, Client::requireListening);
+        List<Row> ranked = p.comparison.ranked(fillings, p.preference, Client::requireListening);
+        List<Row> rows = Boolean.TRUE.equals(request.confidence())
+                ? p.comparison.sure(ranked, Client::requireListening)
+                : ranked;
+        ChanceSteps steps = RowMapper.chanceSteps(rows);
         return new ComparisonResponse(
                 Row.id(p.candidates.present()),
-                rows.stream().map(row -> written(p, row)).toList(),
+                rows.stream().map(row -> written(p, row, steps)).toList(),
                 p.mapper.relaxations(rows),
                 p.mapper.valueSteps(rows),
+                p.mapper.steps(steps),
                 details(request, rows, p.mapper, errors));
     }
 
@@ -72,7 +78,7 @@ public class ComparisonService {
         WorkEstimate.require(
                 "bands", "samples", Confidence.POINTS_OF_A_RUN, SAMPLED_RUNS * stepsOfRows(asked, 1), errors);
         Prepared p = prepare(asked, catalogue, errors);
-        Confidence confidence = p.comparison.confidence(p.candidates.present(), Confidence.POINTS_OF_A_RUN);
+        Confidence confidence = p.comparison.confidence(p.candidates.present());
         return ConfidenceResponse.of(confidence, asked);
     }
 
@@ -84,7 +90,8 @@ public class ComparisonService {
         boolean asksMargins = request.requirements() != null
                 && request.requirements().stream().anyMatch(r -> r.kind().isMargin());
         long steps = rows * work(request).row(asksMargins, Boolean.TRUE.equals(request.reach()));
-        return Boolean.TRUE.equals(request.confidence()) ? SAMPLED_ROWS * steps : steps;
+        boolean isSampled = Boolean.TRUE.equals(request.confidence()) || request.preference() == Preference.SUREST;
+        return isSampled ? SAMPLED_ROWS * steps : steps;
     }
 
     private static void requireWork(ComparisonRequest request, int rows, ValidationErrors errors) {
@@ -105,9 +112,9 @@ public class ComparisonService {
         return (int) Math.max(1, WorkEstimate.MOST_STEPS / Math.max(1, stepsOfRows(request, 1)));
     }
 
-    private static ComparisonResponse.RowResponse written(Prepared p, Row row) {
+    private static ComparisonResponse.RowResponse written(Prepared p, Row row, ChanceSteps steps) {
         Client.requireListening();
-        return p.mapper.row(row);
+        return p.mapper.row(row, steps);
     }
 
     /**
@@ -115,8 +122,7 @@ public class ComparisonService {
      *
      * @param asked as for {@link #compare}
      */
-    public ComparisonResponse.RowResponse presentRow(ComparisonRequest asked) {
-        Catalogue catalogue = catalogues.current();
+    public ComparisonResponse.RowResponse presentRow(Catalogue catalogue, ComparisonRequest asked) {
         ValidationErrors errors = checked(asked, catalogue, "");
         Prepared p = prepare(asked, catalogue, errors);
         return p.mapper.row(p.comparison.row(p.candidates.present()));

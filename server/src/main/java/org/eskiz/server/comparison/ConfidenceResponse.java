@@ -10,10 +10,12 @@ import org.jspecify.annotations.Nullable;
 /**
  * How sure a run is.
  *
- * @param chance share of the samples in which everything is met that is asked of what arrives
+ * @param chance share of the samples in which everything is met that is asked of what arrives, 0 for a run that fails for anything
+ *     else
+ * @param passing the same of twenty
  * @param bands one each, in order
  */
-record ConfidenceResponse(double chance, List<BandConfidenceResponse> bands) {
+record ConfidenceResponse(double chance, int passing, List<BandConfidenceResponse> bands) {
 
     /**
      * One band.
@@ -40,8 +42,9 @@ record ConfidenceResponse(double chance, List<BandConfidenceResponse> bands) {
      * The input that most of the uncertainty is of, and what knowing it exactly would bring.
      *
      * @param lossDb as it would lie then
+     * @param decides whether knowing it could change what is met on this band
      */
-    record LargestResponse(Input input, double share, QuantilesResponse lossDb) {}
+    record LargestResponse(Input input, double share, QuantilesResponse lossDb, boolean decides) {}
 
     /** The middle 90 % and the middle. */
     record QuantilesResponse(double p05, double p50, double p95) {}
@@ -60,6 +63,7 @@ record ConfidenceResponse(double chance, List<BandConfidenceResponse> bands) {
         Double watts = asked.radio() == null ? null : asked.radio().powerW();
         return new ConfidenceResponse(
                 confidence.chance(),
+                confidence.passing(),
                 IntStream.range(0, confidence.bands().size())
                         .mapToObj(b -> band(confidence.bands().get(b), asked, b, watts))
                         .toList());
@@ -86,7 +90,8 @@ record ConfidenceResponse(double chance, List<BandConfidenceResponse> bands) {
                 elements(on, Input.CABLE, asked.run()),
                 elements(on, Input.LENGTH, asked.run()),
                 on.largest()
-                        .map(i -> new LargestResponse(i, on.shares().of(i), quantiles(on.lossDbKnowing(i), 1)))
+                        .map(i -> new LargestResponse(
+                                i, on.shares().of(i), quantiles(on.lossDbKnowing(i), 1), on.isDecidedBy(i)))
                         .orElse(null));
     }
 

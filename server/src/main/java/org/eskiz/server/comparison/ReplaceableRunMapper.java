@@ -12,10 +12,10 @@ import org.eskiz.core.choice.Money;
 import org.eskiz.core.choice.Purchase;
 import org.eskiz.core.choice.ReplaceableRun;
 import org.eskiz.core.choice.Supply;
-import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.MoneySpec;
 import org.eskiz.server.document.PurchaseSpec;
@@ -73,8 +73,10 @@ final class ReplaceableRunMapper {
         if (!(element instanceof RunElement.Line line)) {
             return 0;
         }
-        Optional<CableType> type = line.typeIn(catalogue);
-        return tolerance.of(type.map(t -> t.facts().source().provenance()).orElse(Provenance.SHEET));
+        return tolerance.of(
+                line.cable() != null
+                        ? line.cable().source()
+                        : line.typeIn(catalogue).map(t -> t.facts().source()).orElse(Source.of(Provenance.SHEET)));
     }
 
     private Optional<ReplaceableRun.Connector> connector(RunElement element) {

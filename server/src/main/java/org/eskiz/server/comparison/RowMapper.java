@@ -10,9 +10,10 @@ import java.util.OptionalInt;
 import java.util.stream.IntStream;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Cell;
+import org.eskiz.core.choice.Chance;
+import org.eskiz.core.choice.ChanceSteps;
 import org.eskiz.core.choice.Changes;
 import org.eskiz.core.choice.Comparison;
-import org.eskiz.core.choice.Confidence;
 import org.eskiz.core.choice.Reach;
 import org.eskiz.core.choice.Reason;
 import org.eskiz.core.choice.Relaxation;
@@ -21,13 +22,17 @@ import org.eskiz.core.choice.Row;
 import org.eskiz.core.choice.ShoppingList;
 import org.eskiz.core.choice.ValueSteps;
 import org.eskiz.core.run.RunAssessment;
+import org.eskiz.core.unit.Decibels;
 import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.assessment.ProfileMapper;
 import org.eskiz.server.assessment.ProfileResponse;
 import org.eskiz.server.catalogue.Catalogue;
+import org.eskiz.server.comparison.ComparisonResponse.ChanceStepResponse;
+import org.eskiz.server.comparison.ComparisonResponse.LossRangeResponse;
 import org.eskiz.server.comparison.ComparisonResponse.ReachResponse;
 import org.eskiz.server.comparison.ComparisonResponse.RowResponse;
+import org.eskiz.server.comparison.ComparisonResponse.SurerResponse;
 import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.DocumentMapper;
@@ -40,6 +45,8 @@ import org.jspecify.annotations.Nullable;
 final class RowMapper {
 
     private static final double DEFAULT_WORTH_PER_DB = 20;
+
+    private static final ChanceSteps NOT_ASKED = new ChanceSteps(List.of());
 
     private final ComparisonRequest request;
     private final CandidateMapper candidates;
@@ -63,6 +70,11 @@ final class RowMapper {
     }
 
     RowResponse row(Row row) {
+        return row(row, NOT_ASKED);
+    }
+
+    /** The same with the next surer one. */
+    RowResponse row(Row row, ChanceSteps steps) {
         ShoppingList list = shopping.list(row);
         boolean isReachWanted = Boolean.TRUE.equals(request.reach());
         return new RowResponse(
@@ -84,11 +96,49 @@ final class RowMapper {
                 isReachWanted
                         ? comparison.reachOfRun(row).map(r -> reach(r, false)).orElse(null)
                         : null,
-                Boolean.TRUE.equals(request.confidence())
-                        ? Double.valueOf(comparison
-                                .confidence(row.filling(), Confidence.POINTS_OF_A_ROW)
-                                .chance())
-                        : null);
+                row.chance().map(Chance::share).orElse(null),
+                row.chance().map(Chance::passing).orElse(null),
+                row.chance().map(RowMapper::middle).orElse(List.of()),
+                steps.above(row).map(this::surer).orElse(null),
+                candidates.tolerance(row.filling()));
+    }
+
+    private static List<LossRangeResponse> middle(Chance chance) {
+        return chance.powerShares().stream()
+                .map(q -> new LossRangeResponse(-Decibels.ofPower(q.p95()), -Decibels.ofPower(q.p05())))
+                .toList();
+    }
+
+    /** What more certainty costs, where it was asked how sure rows are. */
+    static ChanceSteps chanceSteps(List<Row> rows) {
+        return rows.stream().allMatch(r -> r.chance().isPresent()) ? ChanceSteps.of(rows) : NOT_ASKED;
+    }
+
+    List<ChanceStepResponse> steps(ChanceSteps steps) {
+        List<ChanceStepResponse> written = new ArrayList<>();
+        int before = 0;
+        for (ChanceSteps.Step step : steps.steps()) {
+            written.add(new ChanceStepResponse(
+                    step.row().id(),
+                    candidates.name(step.row().filling()),
+                    step.passing(),
+                    step.passing() - before,
+                    step.row().cost().orElseThrow().amount().doubleValue(),
+                    BandMapper.boxed(step.costOfStep()),
+                    BandMapper.boxed(step.costPerMore())));
+            before = step.passing();
+        }
+        return written;
+    }
+
+    private SurerResponse surer(ChanceSteps.Surer surer) {
+        Row row = surer.row();
+        return new SurerResponse(
+                row.id(),
+                candidates.name(row.filling()),
+                row.chance().orElseThrow().passing(),
+                surer.more(),
+                surer.cost());
     }
 
     /** How far it would go, on each band. */

@@ -4,9 +4,15 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.problem.Within;
 
-/** A cable written out instead of named by a key. */
+/**
+ * A cable written out instead of named by a key.
+ *
+ * @param tolerance how far its attenuation may be off, as a fraction; null for that of a data sheet
+ */
 public record CableSpec(
         @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
         Double impedanceOhm,
@@ -15,7 +21,15 @@ public record CableSpec(
         Double velocityFactor,
 
         @Valid AttenuationRequest attenuation,
-        @Valid RatingsRequest ratings) {
+        @Valid RatingsRequest ratings,
+
+        @Within(what = "tolerance as a fraction", min = 0, max = 0.9)
+        Double tolerance) {
+
+    /** Where its losses come from: a sheet, unless it says itself how far they are off. */
+    public Source source() {
+        return Source.of(Provenance.SHEET).within(tolerance);
+    }
 
     /**
      * What it bears; null where not known.

@@ -3,6 +3,7 @@ package org.eskiz.server.document;
 import static java.util.Objects.requireNonNullElse;
 
 import org.eskiz.server.catalogue.Provenance;
+import org.eskiz.server.catalogue.Source;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.problem.Within;
 
@@ -29,8 +30,13 @@ public record ToleranceSpec(
         return new ToleranceSpec(set.typicalPercent(), set.sheetPercent(), set.measuredPercent(), set.guessedPercent());
     }
 
+    /** Of a type, as a fraction: what is said of it itself, or else of where its figures come from. */
+    public double of(Source source) {
+        return source.withinPercent() == null ? of(source.provenance()) : source.withinPercent() / 100;
+    }
+
     /** As a fraction. */
-    public double of(Provenance provenance) {
+    private double of(Provenance provenance) {
         return switch (provenance) {
                     case TYPICAL -> requireNonNullElse(typicalPercent, 10.0);
                     case SHEET -> requireNonNullElse(sheetPercent, 5.0);

@@ -22,6 +22,7 @@ import org.eskiz.core.kit.Packing;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.catalogue.PieceLookup;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.document.BandSpec;
@@ -131,7 +132,9 @@ class KitSearchService {
             var upkeep = settings.get().upkeep();
             Eligibility eligibility = eligibility();
             for (PieceHistory h : histories.all()) {
-                Optional<CableType> cable = LockerPieces.owned(h, currency).map(o -> o.cable());
+                Optional<PieceLookup.FoundPiece> owned = LockerPieces.owned(h, currency);
+                owned.ifPresent(catalogue::know);
+                Optional<CableType> cable = owned.map(o -> o.cable());
                 PieceCondition condition = PieceHistory.standing(h.reasons(h.upkeep(upkeep), mapper.today()));
                 eligibility
                         .exclusion(candidate(h, cable, condition))
@@ -265,7 +268,7 @@ class KitSearchService {
                             .map(u -> new SpareResponse(
                                     u.id(), u.label(), u.piece().lengthM()))
                             .orElse(null),
-                    comparisons.presentRow(request.comparison().of(made, nothingToBuy())));
+                    comparisons.presentRow(catalogue, request.comparison().of(made, nothingToBuy())));
         }
 
         /** The ends are on the pieces already. */

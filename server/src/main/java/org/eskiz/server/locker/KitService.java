@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -61,7 +62,9 @@ class KitService {
 
     @Transactional(readOnly = true)
     List<KitResponse> list() {
-        return kits.all(operators.current()).stream().map(this::response).toList();
+        List<KitEntity> all = kits.all(operators.current());
+        Packing packing = packing(all);
+        return all.stream().map(k -> response(k, packing)).toList();
     }
 
     /** Stores a new kit under the client's id; sent again, it answers what is stored. */
@@ -193,14 +196,45 @@ class KitService {
     }
 
     private KitResponse response(KitEntity kit) {
-        List<UUID> ids = kit.pieces.stream().map(KitEntity.Packed::pieceId).toList();
-        Map<UUID, PieceEntity> there =
+        return response(kit, packing(List.of(kit)));
+    }
+
+    /**
+     * What is known of the pieces of some kits.
+     *
+     * @param there those that are there, by their ids
+     * @param out those that are out
+     */
+    private record Packing(Map<UUID, PieceEntity> there, Set<UUID> out) {
+
+        /** As far as it is of one of them. */
+        Packing of(KitEntity kit) {
+            Map<UUID, PieceEntity> own = new LinkedHashMap<>();
+            kit.pieces.stream()
+                    .filter(p -> there.containsKey(p.pieceId()))
+                    .forEach(p -> own.put(p.pieceId(), there.get(p.pieceId())));
+            return new Packing(own, out.stream().filter(own::containsKey).collect(Collectors.toSet()));
+        }
+    }
+
+    private Packing packing(List<KitEntity> some) {
+        List<UUID> ids = some.stream()
+                .flatMap(k -> k.pieces.stream())
+                .map(KitEntity.Packed::pieceId)
+                .distinct()
+                .toList();
+        return new Packing(
                 pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current()).stream()
-                        .collect(Collectors.toMap(p -> p.id, Function.identity()));
-        Set<UUID> out = outings.findByPieceIdInOrderByTakenOn(ids).stream()
-                .filter(o -> o.putAwayOn == null)
-                .map(o -> o.pieceId)
-                .collect(Collectors.toSet());
+                        .collect(Collectors.toMap(p -> p.id, Function.identity())),
+                outings.findByPieceIdInOrderByTakenOn(ids).stream()
+                        .filter(o -> o.putAwayOn == null)
+                        .map(o -> o.pieceId)
+                        .collect(Collectors.toSet()));
+    }
+
+    private KitResponse response(KitEntity kit, Packing packing) {
+        Map<UUID, PieceEntity> there = packing.of(kit).there();
+        Set<UUID> out = packing.of(kit).out();
         List<KitEntity.Packed> packed =
                 kit.pieces.stream().filter(p -> there.containsKey(p.pieceId())).toList();
         return new KitResponse(

@@ -1,10 +1,14 @@
 package org.eskiz.server.locker;
 
 import java.math.BigDecimal;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.kit.OwnedPiece;
@@ -42,9 +46,11 @@ class LockerPieces implements PieceLookup {
 
     @Override
     @Transactional(readOnly = true)
-    public Optional<FoundPiece> find(UUID piece, UUID operator) {
-        return pieces.findByIdAndOperatorId(piece, operator)
-                .flatMap(p -> owned(histories.of(p), settings.get().currency()));
+    public Map<UUID, FoundPiece> find(Collection<UUID> wanted, UUID operator) {
+        String currency = settings.get().currency();
+        return histories.of(pieces.findByIdInAndOperatorId(wanted, operator)).stream()
+                .flatMap(h -> owned(h, currency).stream())
+                .collect(Collectors.toMap(FoundPiece::id, Function.identity()));
     }
 
     /**
@@ -71,7 +77,7 @@ class LockerPieces implements PieceLookup {
         var facts = new CableType.Facts(
                 p.label,
                 known.family(),
-                measured.isPresent() ? measuredFrom(known.source()) : known.source(),
+                measured.isPresent() ? measuredFrom(known.source(), h.measuredTolerance()) : known.source(),
                 known.construction(),
                 known.mechanics(),
                 known.ratings(),
@@ -108,9 +114,14 @@ class LockerPieces implements PieceLookup {
     }
 
     /** Its attenuation was measured; what is known of the rest is known from where it was. */
-    private static Source measuredFrom(Source type) {
+    private static Source measuredFrom(Source type, OptionalDouble tolerance) {
         return new Source(
-                Provenance.MEASURED, type.sourceTitle(), type.sourceDate(), type.ofMechanics(), type.ofRatings());
+                Provenance.MEASURED,
+                type.sourceTitle(),
+                type.sourceDate(),
+                type.ofMechanics(),
+                type.ofRatings(),
+                tolerance.isEmpty() ? null : Double.valueOf(100 * tolerance.getAsDouble()));
     }
 
     private static final CableType.Facts NOTHING_KNOWN = new CableType.Facts(

@@ -131,7 +131,8 @@ public class LockerTransfer {
                         p.price,
                         p.priceCurrency,
                         p.keptAt,
-                        p.note),
+                        p.note,
+                        p.earlier().map(PieceRequest.EarlierOutingsRequest::of).orElse(null)),
                 p.createdAt,
                 p.retiredOn,
                 outings.stream()
@@ -170,7 +171,8 @@ public class LockerTransfer {
                         p.price(),
                         p.priceCurrency(),
                         p.keptAt(),
-                        p.note()));
+                        p.note(),
+                        p.earlier()));
         live(piece);
     }
 

@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Optional;
 import java.util.UUID;
+import org.eskiz.core.bench.EarlierOutings;
 import org.eskiz.core.kit.End;
 
 @Entity
@@ -50,6 +51,10 @@ class PieceEntity {
     String keptAt;
     String note;
     LocalDate retiredOn;
+    Integer earlierOutings;
+    Integer earlierHardOutings;
+    LocalDate earlierFrom;
+    LocalDate earlierUntil;
     Instant createdAt;
     Instant deletedAt;
 
@@ -70,6 +75,20 @@ class PieceEntity {
 
     Optional<End> far() {
         return farConnector == null ? Optional.empty() : Optional.of(new End(farConnector, farGender));
+    }
+
+    /** Outings that were not noted one by one. */
+    Optional<EarlierOutings> earlier() {
+        return earlierOutings == null
+                ? Optional.empty()
+                : Optional.of(new EarlierOutings(earlierOutings, earlierHardOutings, earlierFrom, earlierUntil));
+    }
+
+    void earlier(Optional<EarlierOutings> earlier) {
+        earlierOutings = earlier.map(EarlierOutings::count).orElse(null);
+        earlierHardOutings = earlier.map(EarlierOutings::hard).orElse(null);
+        earlierFrom = earlier.map(EarlierOutings::from).orElse(null);
+        earlierUntil = earlier.map(EarlierOutings::until).orElse(null);
     }
 
     /** The day from which it counts: of its purchase, or else of its entry. */

@@ -5,6 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
+import org.eskiz.core.bench.EarlierOutings;
+import org.eskiz.core.bench.MeasuredTolerance;
 import org.eskiz.core.bench.PieceLoss;
 import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.core.bench.TestAgain;
@@ -53,14 +56,20 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
                         f.expectedDb().map(OptionalDouble::of).orElse(OptionalDouble.empty())));
     }
 
+    /** Those that were noted, and the earlier ones that were only counted. */
+    List<TestAgain.Outing> allOutings() {
+        return Stream.concat(
+                        piece.earlier().map(EarlierOutings::spread).orElse(List.of()).stream(),
+                        outings.stream().map(o -> new TestAgain.Outing(o.takenOn, o.isHard())))
+                .toList();
+    }
+
     Upkeep upkeep(Settings.Upkeep asked) {
         return Upkeep.of(
                 new Upkeep.History(
                         piece.since(),
                         tests.stream().flatMap(t -> atReference(t).stream()).toList(),
-                        outings.stream()
-                                .map(o -> new TestAgain.Outing(o.takenOn, o.isHard()))
-                                .toList()),
+                        allOutings()),
                 asked.intervals(),
                 asked.limit());
     }
@@ -71,6 +80,14 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
                 t.figures().stream().map(PieceTest.Figure::measured).toList(),
                 t.lengthM().orElse(piece.lengthM),
                 type.map(c -> c.fittedCable().attenuation())));
+    }
+
+    /** How far that may be off, as a fraction, by the interval of the readings; empty where it was never tested. */
+    OptionalDouble measuredTolerance() {
+        return newest().map(t -> MeasuredTolerance.of(t.figures().stream()
+                        .mapToDouble(f -> f.uncertaintyDb() / f.measured().ofCableDb())
+                        .toArray()))
+                .orElse(OptionalDouble.empty());
     }
 
     Optional<PieceTest> newest() {
@@ -117,15 +134,15 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
     private StandingReasonResponse due(Upkeep upkeep) {
         LocalDate on = upkeep.testAgain().on();
         LocalDate last = newest().map(PieceTest::on).orElse(piece.since());
-        List<OutingEntity> after =
-                outings.stream().filter(o -> o.takenOn.isAfter(last)).toList();
+        List<TestAgain.Outing> after =
+                allOutings().stream().filter(o -> o.on().isAfter(last)).toList();
         return switch (upkeep.testAgain().because()) {
             case NEVER_TESTED -> new StandingReasonResponse(Code.NEVER_TESTED, on, null);
             case AGE -> new StandingReasonResponse(Code.DUE_BY_AGE, on, null);
             case OUTINGS -> new StandingReasonResponse(Code.DUE_BY_OUTINGS, on, (double) after.size());
             case EXPOSURE ->
                 new StandingReasonResponse(Code.DUE_BY_EXPOSURE, on, (double)
-                        after.stream().filter(OutingEntity::isHard).count());
+                        after.stream().filter(TestAgain.Outing::isHard).count());
             case TREND ->
                 new StandingReasonResponse(
                         Code.DUE_BY_TREND, on, upkeep.ageing().orElseThrow().percentPerYear());

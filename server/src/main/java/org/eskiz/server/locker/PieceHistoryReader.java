@@ -18,9 +18,6 @@ import org.springframework.stereotype.Component;
 @Component
 class PieceHistoryReader {
 
-    /** Up to so many pieces their tests are asked for one by one; beyond, all at once is sooner. */
-    private static final int FEW = 10;
-
     private final PieceRepository pieces;
 
     private final OutingRepository outings;
@@ -62,19 +59,15 @@ class PieceHistoryReader {
     List<PieceHistory> of(Collection<PieceEntity> some) {
         Catalogue catalogue = catalogues.current();
         Map<UUID, String> keys = catalogues.keys();
+        List<UUID> ids = some.stream().map(p -> p.id).toList();
         Map<UUID, List<OutingEntity>> outingsByPiece =
-                outings
-                        .findByPieceIdInOrderByTakenOn(
-                                some.stream().map(p -> p.id).toList())
-                        .stream()
-                        .collect(Collectors.groupingBy(o -> o.pieceId));
-        boolean isFew = some.size() <= FEW;
-        Map<UUID, List<PieceTest>> testsByPiece = isFew ? Map.of() : tests.all(operators.current(), catalogue);
+                outings.findByPieceIdInOrderByTakenOn(ids).stream().collect(Collectors.groupingBy(o -> o.pieceId));
+        Map<UUID, List<PieceTest>> testsByPiece = tests.of(ids, operators.current(), catalogue);
         return some.stream()
                 .map(p -> new PieceHistory(
                         p,
                         type(p, keys, catalogue),
-                        isFew ? tests.of(p.id, p.operatorId, catalogue) : testsByPiece.getOrDefault(p.id, List.of()),
+                        testsByPiece.getOrDefault(p.id, List.of()),
                         outingsByPiece.getOrDefault(p.id, List.of())))
                 .toList();
     }

@@ -18,6 +18,7 @@ import org.eskiz.server.locker.PieceResponse.EventKind;
 import org.eskiz.server.locker.PieceResponse.MeasuredLawResponse;
 import org.eskiz.server.locker.PieceResponse.PieceEventResponse;
 import org.eskiz.server.locker.PieceSummary.AgeingResponse;
+import org.eskiz.server.locker.PieceSummary.EarlierOutingsResponse;
 import org.eskiz.server.locker.PieceSummary.EndResponse;
 import org.eskiz.server.locker.PieceSummary.KeepingResponse;
 import org.eskiz.server.locker.PieceSummary.MakeResponse;
@@ -101,8 +102,12 @@ class PieceMapper {
                 h.piece().retiredOn,
                 underWay.map(o -> o.takenOn).orElse(null),
                 underWay.map(o -> o.takenTo).orElse(null),
-                h.outings().size(),
-                (int) h.outings().stream().filter(OutingEntity::isHard).count());
+                h.allOutings().size(),
+                (int) h.allOutings().stream().filter(TestAgain.Outing::isHard).count(),
+                h.piece()
+                        .earlier()
+                        .map(e -> new EarlierOutingsResponse(e.count(), e.hard(), e.from(), e.until()))
+                        .orElse(null));
     }
 
     private static AgeingResponse ageing(PieceHistory h, Upkeep upkeep) {

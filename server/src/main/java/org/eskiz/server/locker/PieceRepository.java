@@ -18,6 +18,8 @@ interface PieceRepository extends Repository<PieceEntity, UUID> {
 
     Optional<PieceEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
 
+    List<PieceEntity> findByIdInAndOperatorId(Collection<UUID> ids, UUID operatorId);
+
     List<PieceEntity> findByOperatorIdAndDeletedAtIsNull(UUID operatorId);
 
     List<PieceEntity> findByIdInAndOperatorIdAndDeletedAtIsNull(Collection<UUID> ids, UUID operatorId);

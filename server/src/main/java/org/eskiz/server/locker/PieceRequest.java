@@ -5,6 +5,7 @@ import jakarta.validation.constraints.NotNull;
 import java.math.BigDecimal;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.eskiz.core.bench.EarlierOutings;
 import org.eskiz.core.kit.End;
 import org.eskiz.server.problem.CurrencyCode;
 import org.eskiz.server.problem.PlainText;
@@ -23,6 +24,7 @@ import org.eskiz.server.problem.Within;
  * @param boughtOn null where not known
  * @param price what it cost; null where not known
  * @param keptAt where it lies when it is not out
+ * @param earlier outings that were not noted one by one; null for none
  */
 public record PieceRequest(
         UUID id,
@@ -44,12 +46,39 @@ public record PieceRequest(
         @Within(what = "price", min = 0, max = 1e6) BigDecimal price,
         @CurrencyCode String priceCurrency,
         @PlainText(max = 200) String keptAt,
-        @PlainText(max = 4000) String note) {
+        @PlainText(max = 4000) String note,
+        @Valid EarlierOutingsRequest earlier) {
 
     /** 9.60 and 9.6 are one price. */
     public PieceRequest {
         price = price == null ? null : price.stripTrailingZeros();
         price = price != null && price.scale() < 0 ? price.setScale(0) : price;
+    }
+
+    /**
+     * Outings so far, by number.
+     *
+     * @param hard of them, on which it was wet, frozen or trodden on; null for none
+     * @param from first day of the span in which they were
+     * @param until its last day
+     */
+    public record EarlierOutingsRequest(
+            @NotNull(message = "must be given") @Within(what = "number of outings", min = 1, max = 10_000)
+            Integer outings,
+
+            @Within(what = "number of hard outings", min = 0, max = 10_000)
+            Integer hardOutings,
+
+            @NotNull(message = "must be given") LocalDate from,
+            @NotNull(message = "must be given") LocalDate until) {
+
+        static EarlierOutingsRequest of(EarlierOutings earlier) {
+            return new EarlierOutingsRequest(earlier.count(), earlier.hard(), earlier.from(), earlier.until());
+        }
+
+        EarlierOutings earlierOutings() {
+            return new EarlierOutings(outings, hardOutings == null ? 0 : hardOutings, from, until);
+        }
     }
 
     /** What a piece ends in, or what a radio or an antenna offers. */

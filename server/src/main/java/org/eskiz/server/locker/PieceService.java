@@ -305,6 +305,7 @@ class PieceService implements KnownPieces {
         knownEnd(errors, "near", request.near(), catalogue);
         knownEnd(errors, "far", request.far(), catalogue);
         notInTheFuture(errors, "boughtOn", request.boughtOn());
+        checkEarlier(errors, request);
         if ((request.price() == null) != (request.priceCurrency() == null)) {
             errors.add("priceCurrency", "a price and its currency go together");
         }
@@ -312,6 +313,29 @@ class PieceService implements KnownPieces {
             freeLabel(errors, request.label(), id);
         }
         return errors;
+    }
+
+    private void checkEarlier(ValidationErrors errors, PieceRequest request) {
+        PieceRequest.EarlierOutingsRequest earlier = request.earlier();
+        if (earlier == null || earlier.outings() == null || earlier.from() == null || earlier.until() == null) {
+            return;
+        }
+        notInTheFuture(errors, "earlier.until", earlier.until());
+        if (earlier.until().isBefore(earlier.from())) {
+            errors.add(
+                    "earlier.until",
+                    "must not be before %s, when they begin, not %s".formatted(earlier.from(), earlier.until()));
+        }
+        if (request.boughtOn() != null && earlier.from().isBefore(request.boughtOn())) {
+            errors.add(
+                    "earlier.from",
+                    "must not be before %s, when it was bought, not %s".formatted(request.boughtOn(), earlier.from()));
+        }
+        if (earlier.hardOutings() != null && earlier.hardOutings() > earlier.outings()) {
+            errors.add(
+                    "earlier.hardOutings",
+                    "must be at most %d, all of them, not %d".formatted(earlier.outings(), earlier.hardOutings()));
+        }
     }
 
     static void knownEnd(ValidationErrors errors, String path, PieceRequest.EndRequest end, Catalogue catalogue) {
@@ -343,6 +367,7 @@ class PieceService implements KnownPieces {
         piece.priceCurrency = request.priceCurrency();
         piece.keptAt = request.keptAt();
         piece.note = request.note();
+        piece.earlier(Optional.ofNullable(request.earlier()).map(PieceRequest.EarlierOutingsRequest::earlierOutings));
     }
 
     private PieceEntity existing(UUID id) {

@@ -58,15 +58,20 @@ record PieceSummary(
      * What it goes through.
      *
      * @param outSince null while it is in
-     * @param outings all of them
+     * @param outings all of them, the earlier ones too
      * @param hardOutings of them on which it was wet, frozen or trodden on
+     * @param earlier of them, those that were not noted one by one; null for none
      */
     record WearResponse(
             @Nullable LocalDate retiredOn,
             @Nullable LocalDate outSince,
             @Nullable String outTo,
             int outings,
-            int hardOutings) {}
+            int hardOutings,
+            @Nullable EarlierOutingsResponse earlier) {}
+
+    /** Outings that were not noted one by one, and the span in which they were. */
+    record EarlierOutingsResponse(int outings, int hardOutings, LocalDate from, LocalDate until) {}
 
     /**
      * What its tests say of it.

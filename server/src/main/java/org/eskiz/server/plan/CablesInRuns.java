@@ -75,6 +75,10 @@ class CablesInRuns {
             this.tolerance = tolerance;
         }
 
+        Catalogue catalogue() {
+            return catalogue;
+        }
+
         /**
          * What lies in the run of a plan.
          *

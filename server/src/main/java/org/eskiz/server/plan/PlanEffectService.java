@@ -64,7 +64,9 @@ class PlanEffectService {
         Set<UUID> chosen = decisions.standing(operators.current()).stream()
                 .map(d -> d.planId)
                 .collect(Collectors.toSet());
-        return plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()).stream()
+        List<PlanEntity> all = plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current());
+        now.catalogue().lookUp(plans.piecesIn(all.stream().map(p -> p.id).toList()));
+        return all.stream()
                 .flatMap(plan -> effect(now, plan, chosen.contains(plan.id), request).stream())
                 .sorted(Comparator.comparingDouble((PlanEffectResponse e) -> -Math.abs(e.afterDb() - e.beforeDb())))
                 .toList();
@@ -81,9 +83,10 @@ class PlanEffectService {
                             e instanceof RunElement.Line line && change.key().equals(line.cableKey()))) {
                 return Optional.empty();
             }
-            List<BandResponse> now = assessments.assess(before).bands();
+            List<BandResponse> now =
+                    assessments.assess(before, cables.catalogue()).bands();
             List<BandResponse> then = assessments
-                    .assess(before.withRun(changed(before.run(), change)))
+                    .assess(before.withRun(changed(before.run(), change)), cables.catalogue())
                     .bands();
             int most = IntStream.range(0, now.size())
                     .boxed()

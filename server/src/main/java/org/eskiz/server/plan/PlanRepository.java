@@ -20,6 +20,10 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
             where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name""")
     List<Object[]> withPieces(UUID operator);
 
+    /** Pieces that lie in the runs of some plans. */
+    @Query("select distinct u from PlanEntity p join p.pieces u where p.id in :plans")
+    List<UUID> piecesIn(Collection<UUID> plans);
+
     @Query("""
             select p.id from PlanEntity p
             where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name, p.id""")

@@ -78,6 +78,7 @@ class PlanService {
         Map<UUID, DecisionEntity> chosen = new HashMap<>();
         decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d));
         CablesInRuns.Now now = inRuns.now();
+        now.catalogue().lookUp(plans.piecesIn(found.stream().map(p -> p.id).toList()));
         return found.stream()
                 .map(p -> summary(now, p, Optional.ofNullable(chosen.get(p.id))))
                 .toList();

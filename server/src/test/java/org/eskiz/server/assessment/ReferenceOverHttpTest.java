@@ -1,11 +1,13 @@
 package org.eskiz.server.assessment;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import java.util.stream.StreamSupport;
 import org.eskiz.server.Api;
@@ -46,6 +48,48 @@ class ReferenceOverHttpTest {
             } else {
                 agrees(band.get(figure.getKey()), figure.getValue(), 1e-9);
             }
+        }
+    }
+
+    @TestFactory
+    Stream<DynamicTest> everyChance(Api api) throws IOException {
+        return cases("confidence-cases.json")
+                .map(c -> DynamicTest.dynamicTest(c.get("name").asString(), () -> chance(api, c)));
+    }
+
+    /** Against samples that were drawn at random, so to what those allow. */
+    private static void chance(Api api, JsonNode c) {
+        String joint = "{\"kind\": \"JOINT\", \"lossDb\": %s}".formatted(c.get("jointLossDb"));
+        String cable = c.get("cable").toString().replaceFirst("\\}$", ", \"tolerance\": " + c.get("tolerance") + "}");
+        String bands = c.get("bands")
+                .valueStream()
+                .map(b -> "{\"frequencyMHz\": %s, \"load\": {\"swr\": %s}}"
+                        .formatted(b.get("frequencyMHz"), b.get("swr")))
+                .collect(Collectors.joining(", "));
+        JsonNode sure = api.post("/api/confidence", """
+                {"radio": {"powerW": %s}, "ambientC": %s, "run": [%s, {"kind": "LINE", "lengthM": %s, "cable": %s}, %s],
+                 "bands": [%s], "requirements": [{"kind": "LEAST_PERCENT", "percent": %s}]}""".formatted(
+                                c.get("radioPowerW"),
+                                c.get("ambientC"),
+                                joint,
+                                c.get("lengthM"),
+                                cable,
+                                joint,
+                                bands,
+                                c.get("leastPercent")))
+                .expect(200)
+                .json();
+        assertThat(sure.get("chance").asDouble()).isCloseTo(c.get("chance").asDouble(), within(0.03));
+        for (int i = 0; i < c.get("bands").size(); i++) {
+            JsonNode expected = c.get("bands").get(i);
+            JsonNode band = sure.get("bands").get(i);
+            agrees(band.get("powerAtAntennaW"), expected.get("powerAtAntennaW"), 0.01);
+            expected.get("shares")
+                    .properties()
+                    .forEach(share -> assertThat(
+                                    band.get("shares").get(share.getKey()).asDouble())
+                            .as(share.getKey())
+                            .isCloseTo(share.getValue().asDouble(), within(0.02)));
         }
     }
 

@@ -78,6 +78,39 @@ class LockerOverHttpTest {
     }
 
     @Test
+    void outingsSoFarCountByNumberAndTheirSpan(Api api) {
+        UUID id = piece(api);
+        test(api, id, "2024-04-01", 1);
+        String stated = PIECE.formatted(id, "P " + id)
+                .replace(
+                        "\"shed\"",
+                        "\"shed\", \"version\": %d, \"earlier\": {\"outings\": %d, \"hardOutings\": %d,"
+                                + " \"from\": \"%s\", \"until\": \"%s\"}");
+        String path = "/api/locker/pieces/" + id;
+        api.put(path, stated.formatted(0, 22, 2, "2024-04-02", "2024-09-30")).expect(200);
+        JsonNode summary = summary(api, id);
+        assertThat(summary.get("outings").asInt()).isEqualTo(22);
+        assertThat(summary.get("hardOutings").asInt()).isEqualTo(2);
+        assertThat(summary.get("earlier").get("until").asString()).isEqualTo("2024-09-30");
+        assertThat(summary.get("testAgainWhy").asString()).isEqualTo("OUTINGS");
+        assertThat(LocalDate.parse(summary.get("testAgainOn").asString()))
+                .isBetween(LocalDate.of(2024, 9, 1), LocalDate.of(2024, 9, 30));
+
+        assertThat(api.put(path, stated.formatted(1, 5, 6, "2024-02-01", "2024-01-01"))
+                        .expect(422)
+                        .json()
+                        .toString())
+                .contains("must be at most 5, all of them, not 6")
+                .contains("must not be before 2024-02-01, when they begin, not 2024-01-01")
+                .contains("must not be before 2024-03-01, when it was bought, not 2024-02-01");
+        assertThat(api.put(path, stated.formatted(1, 5, 0, "2024-04-01", "2199-12-31"))
+                        .expect(422)
+                        .json()
+                        .toString())
+                .contains("must not be after today");
+    }
+
+    @Test
     void aPieceIsOutInOnePlaceAtATime(Api api) {
         UUID id = piece(api);
         move(api, "TOOK_OUT", "2026-05-01", id, ", \"to\": \"Seal Rock\"").expect(200);

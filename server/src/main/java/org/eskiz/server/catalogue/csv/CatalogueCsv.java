@@ -46,6 +46,9 @@ public final class CatalogueCsv {
     private static final Column<CableType, Provenance> RATINGS_PROVENANCE =
             choice("ratings_provenance", Provenance.class, null, source(Source::ratingsProvenance));
 
+    private static final Column<CableType, Double> WITHIN_PERCENT =
+            number("within_percent", source(Source::withinPercent));
+
     private static final Column<CableType, Double> IMPEDANCE =
             number("impedance_ohm", made(Construction::impedanceOhm));
     private static final Column<CableType, Double> VELOCITY_FACTOR =
@@ -115,6 +118,7 @@ public final class CatalogueCsv {
             SOURCE_DATE,
             MECHANICS_PROVENANCE,
             RATINGS_PROVENANCE,
+            WITHIN_PERCENT,
             IMPEDANCE,
             VELOCITY_FACTOR,
             BALANCED,
@@ -184,7 +188,8 @@ public final class CatalogueCsv {
                         SOURCE_TITLE.in(cells),
                         SOURCE_DATE.in(cells),
                         MECHANICS_PROVENANCE.in(cells),
-                        RATINGS_PROVENANCE.in(cells)),
+                        RATINGS_PROVENANCE.in(cells),
+                        WITHIN_PERCENT.in(cells)),
                 new Construction(
                         IMPEDANCE.in(cells),
                         VELOCITY_FACTOR.in(cells),

@@ -37,7 +37,13 @@ class CatalogueCsvTest {
     private static final CableType FULL = type(new CableType.Facts(
             "Quay 7",
             "mine",
-            new Source(Provenance.SHEET, "the sheet", LocalDate.of(2020, 5, 1), Provenance.TYPICAL, Provenance.GUESSED),
+            new Source(
+                    Provenance.SHEET,
+                    "the sheet",
+                    LocalDate.of(2020, 5, 1),
+                    Provenance.TYPICAL,
+                    Provenance.GUESSED,
+                    7.5),
             new Construction(51.0, 0.84, true, "PE", "solid", "foil+braid", "foam", 5.1, true, true, 2.5),
             new Mechanics(7.3, 68.0, 25.0, 75.0, -11.0, -42.0, 83.0, true, false, Flexing.OCCASIONAL),
             new Ratings(1700.0, 910.0, 31.0, 41.0),
@@ -104,7 +110,7 @@ class CatalogueCsvTest {
         CableType typed = type(new CableType.Facts(
                 text,
                 text,
-                new Source(Provenance.SHEET, text, null, null, null),
+                new Source(Provenance.SHEET, text, null, null, null, null),
                 new Construction(50.0, 0.8, false, text, text, text, text, null, false, false, null),
                 Mechanics.UNKNOWN,
                 Ratings.UNKNOWN,

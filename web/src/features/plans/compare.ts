@@ -1,0 +1,2 @@
+/** Plans side by side, by themselves: the list opens without waiting for them. */
+export { ComparePage } from './ComparePage';

@@ -1,0 +1,1 @@
+export { HowFarOff } from './HowFarOff';
