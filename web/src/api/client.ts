@@ -71,7 +71,7 @@ export class Away extends Error {
   }
 }
 
-interface Result<T> {
+export interface Result<T> {
   data?: T;
   error?: unknown;
   response: Response;

@@ -1,6 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { answered, api, Away, Refused } from './client';
 import type { BenchNotes, BenchSummary, ComparisonRequest, Schemas } from './client';
+import type { operations } from './generated/schema';
+import { partOf, useLongList } from './pages';
 
 /** The server computes as much as it can already. */
 const TOO_MANY = 429;
@@ -27,8 +29,23 @@ export function useConnectors() {
   });
 }
 
-export function usePlans() {
-  return useQuery({ queryKey: ['plans'], queryFn: () => answered(api.GET('/api/plans')) });
+/** What plans are searched by; without, the first of all of them. */
+export type PlanSearch = NonNullable<operations['listPlans']['parameters']['query']>;
+
+/** Plans, in parts as they are looked at. */
+export function usePlanList(search: PlanSearch) {
+  return useLongList(['plans', 'list', search], (after, signal) =>
+    partOf(api.GET('/api/plans', { params: { query: { ...search, after } }, signal })),
+  );
+}
+
+/** The first plans of a search, by site and name: as many as one may choose from. */
+export function usePlans(search: PlanSearch = {}) {
+  return useQuery({
+    queryKey: ['plans', 'some', search],
+    queryFn: ({ signal }) => partOf(api.GET('/api/plans', { params: { query: search }, signal })),
+    placeholderData: keepPreviousData,
+  });
 }
 
 export function usePlan(id: string) {
@@ -65,17 +82,37 @@ export function useLedger(request: ComparisonRequest | null) {
   });
 }
 
-/** Every bench test, the last day first. */
-export function useBenchLog() {
-  return useQuery({
-    queryKey: ['bench', 'log'],
-    queryFn: () => answered(api.GET('/api/bench/tests')),
+/** What the log of the bench is searched by. */
+export type BenchSearch = NonNullable<operations['listTests']['parameters']['query']>;
+
+/** Bench tests, the last day first, in parts as they are looked at. */
+export function useBenchLog(search: BenchSearch) {
+  return useLongList(['bench', 'log', search], (after, signal) =>
+    partOf(api.GET('/api/bench/tests', { params: { query: { ...search, after } }, signal })),
+  );
+}
+
+/** Some tests by their ids, in that order; those that are not there are left out. */
+export function useBenchTests(ids: readonly string[]): BenchSummary[] {
+  const { data } = useQuery({
+    queryKey: ['bench', 'log', 'some', ids],
+    queryFn: ({ signal }) =>
+      answered(api.GET('/api/bench/tests', { params: { query: { ids: [...ids] } }, signal })),
+    enabled: ids.length > 0,
+    placeholderData: keepPreviousData,
   });
+  return ids.flatMap((id) => data?.find((t) => t.id === id) ?? []);
 }
 
 /** The test that a cable type was made of; undefined for one that was not. */
 export function useTestBehind(cableKey: string): BenchSummary | undefined {
-  return useBenchLog().data?.find((t) => t.madeTypes.includes(cableKey));
+  return useQuery({
+    queryKey: ['bench', 'log', 'behind', cableKey],
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET('/api/bench/tests', { params: { query: { made: cableKey, limit: 1 } }, signal }),
+      ),
+  }).data?.[0];
 }
 
 export function useBenchTest(id: string | null) {

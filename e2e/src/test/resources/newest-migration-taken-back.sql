@@ -1,6 +1,7 @@
--- Takes back V9, so that a database looks as if an earlier version had made it.
-alter table piece
-    drop constraint piece_earlier_outings_are_whole,
-    drop column earlier_outings, drop column earlier_hard_outings, drop column earlier_from, drop column earlier_until;
-alter table cable_type_revision drop column within_percent;
-delete from flyway_schema_history where version = '9';
+-- Takes back V10, so that a database looks as if an earlier version had made it.
+drop table plan_sketch;
+drop index plan_by_site, plan_by_change;
+alter table bench_test
+    drop column newest_number, drop column listed_on, drop column stored_at, drop column method, drop column outcome,
+    drop column words;
+delete from flyway_schema_history where version = '10';

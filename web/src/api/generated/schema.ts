@@ -164,7 +164,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All tests at their newest revision, the last day first */
+        /** Tests at their newest revision, the last day first, in parts */
         get: operations["listTests"];
         put?: never;
         /** Store a new test under an id made by the client */
@@ -182,7 +182,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The log as CSV: all tests, or those named */
+        /** The log as CSV: all tests, or those that fit */
         get: operations["exportTests"];
         put?: never;
         post?: never;
@@ -1113,7 +1113,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All plans by site and name, without their documents */
+        /** Plans without their documents, by site and name, in parts */
         get: operations["listPlans"];
         put?: never;
         /** Store a new plan under an id made by the client */
@@ -4192,7 +4192,22 @@ export interface operations {
     };
     listTests: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description words, each in the piece, the type or the day */
+                find?: string;
+                method?: "WATTMETER" | "THROUGH_SWEEP" | "ONE_END_SWEEP" | "LOSSES";
+                outcome?: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL";
+                /** @description false leaves out those of the demo */
+                demo?: boolean;
+                /** @description only these */
+                ids?: string[];
+                /** @description key of a cable type: only those that it was made of */
+                made?: string;
+                /** @description as the link to the next part has it */
+                after?: string;
+                /** @description how many at most: 1 to 500, 200 where nothing is said */
+                limit?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4237,6 +4252,10 @@ export interface operations {
     exportTests: {
         parameters: {
             query?: {
+                find?: string;
+                method?: "WATTMETER" | "THROUGH_SWEEP" | "ONE_END_SWEEP" | "LOSSES";
+                outcome?: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL";
+                demo?: boolean;
                 ids?: string[];
             };
             header?: never;
@@ -5765,7 +5784,19 @@ export interface operations {
     };
     listPlans: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description words, each in the site, the name or the cable */
+                find?: string;
+                order?: "SITE" | "CHANGED_LAST_FIRST";
+                /** @description false leaves out those of the demo */
+                demo?: boolean;
+                /** @description only these */
+                ids?: string[];
+                /** @description as the link to the next part has it */
+                after?: string;
+                /** @description how many at most: 1 to 500, 200 where nothing is said */
+                limit?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

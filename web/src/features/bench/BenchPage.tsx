@@ -1,35 +1,40 @@
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { answered, api, useBenchLog } from '../../api';
-import type { BenchSummary } from '../../api';
+import type { BenchSearch } from '../../api';
+import { answered, api, useBenchLog, useBenchTests } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
-import { EndOfSeen, saveFile, Select, useAsFarAsSeen } from '../../ui';
+import { LongListOf, saveFile, Select, useSettled } from '../../ui';
 import { capital, METHOD_WORDS, OUTCOME_WORDS } from '../../words';
 import { Compared } from './Compared';
-import { isFound } from './log';
 import { LogRow } from './LogRow';
 import { METHODS } from './notes';
 
 const ALL = 'ALL';
+
+const OUTCOMES = Object.keys(OUTCOME_WORDS) as (keyof typeof OUTCOME_WORDS)[];
+
+/** A search waits for the hand to rest. */
+const TYPED_MS = 120;
+
+const ROW_PX = 48;
 
 /** More than these cannot be told apart by their dash. */
 const MOST_COMPARED = 6;
 
 /** The log: every test with what it came to, and any of them laid side by side. */
 export function BenchPage() {
-  const log = useBenchLog();
   const { settings } = usePreferences();
   const navigate = useNavigate();
   const { params, put, beginAnew } = useAddress();
   const [search, setSearch] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const exported = useMutation({
-    mutationFn: (ids: string[]) =>
-      answered(api.POST('/api/bench/test-exports', { body: { ids }, parseAs: 'text' })),
+    mutationFn: (query: BenchSearch) =>
+      answered(api.GET('/api/bench/tests.csv', { params: { query }, parseAs: 'text' })),
     onSuccess: (csv) => saveFile('bench.csv', 'text/csv', csv),
   });
   useShortcuts(
@@ -39,21 +44,25 @@ export function BenchPage() {
     ),
   );
 
-  const tests = (log.data ?? []).filter((t) => !(t.demo && settings.demoHidden));
   const method = params.get('method') ?? ALL;
   const outcome = params.get('outcome') ?? ALL;
-  const found = tests.filter((t) => isFound(t, search, { method, outcome, all: ALL }));
-  const { seen, end } = useAsFarAsSeen(found);
-  const chosen = (params.get('tests') ?? '')
-    .split(' ')
-    .map((id) => tests.find((t) => t.id === id))
-    .filter((t): t is BenchSummary => t !== undefined);
+  const find = useSettled(search.trim(), TYPED_MS);
+  const asked: BenchSearch = {
+    find: find || undefined,
+    method: METHODS.find((m) => m === method),
+    outcome: OUTCOMES.find((o) => o === outcome),
+    demo: settings.demoHidden ? false : undefined,
+  };
+  const isSearched = find !== '' || method !== ALL || outcome !== ALL;
+  const log = useBenchLog(asked);
+  const found = log.items ?? [];
+  const chosen = useBenchTests((params.get('tests') ?? '').split(' ').filter(Boolean));
   const toggle = (id: string) => {
     const ids = chosen.map((t) => t.id);
     const next = ids.includes(id) ? ids.filter((x) => x !== id) : [...ids, id];
     put({ tests: next.slice(-MOST_COMPARED).join(' ') });
   };
-  const fullDb = tests.reduce((most, t) => Math.max(most, t.worst?.mostDb ?? 0), 1);
+  const fullDb = found.reduce((most, t) => Math.max(most, t.worst?.mostDb ?? 0), 1);
 
   return (
     <Shell>
@@ -100,12 +109,12 @@ export function BenchPage() {
               New test
             </button>
           </div>
-          {!log.data && (
+          {!log.items && (
             <p role="status" className="px-4 py-4">
               {log.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
             </p>
           )}
-          {log.data && tests.length === 0 && (
+          {log.items?.length === 0 && !isSearched && (
             <p className="px-4 py-4">
               No cable has been on the bench yet. A wattmeter and a dummy load are enough:{' '}
               <button type="button" className="quiet" onClick={() => void navigate('/bench/new')}>
@@ -114,7 +123,7 @@ export function BenchPage() {
               .
             </p>
           )}
-          {tests.length > 0 && found.length === 0 && (
+          {log.items?.length === 0 && isSearched && (
             <p className="px-4 py-4">
               No test is like that.{' '}
               <button
@@ -129,26 +138,32 @@ export function BenchPage() {
               </button>
             </p>
           )}
-          <ul aria-label="tests" className="min-h-0 flex-1 overflow-y-auto">
-            {seen.map((t) => (
+          <LongListOf
+            label="tests"
+            items={found}
+            keyOf={(t) => t.id}
+            rowPx={ROW_PX}
+            more={log.more}
+            scrolls
+          >
+            {(t, placed) => (
               <LogRow
-                key={t.id}
+                placed={placed}
                 test={t}
                 fullDb={fullDb}
                 isCompared={chosen.some((c) => c.id === t.id)}
                 onCompare={() => toggle(t.id)}
               />
-            ))}
-            {end && <EndOfSeen as="li" key={end.key} onNear={end.more} />}
-          </ul>
+            )}
+          </LongListOf>
           {found.length > 0 && (
             <p className="border-t border-hairline px-4 py-1 text-fine text-soft">
-              {found.length} {found.length === 1 ? 'test' : 'tests'}, as{' '}
+              {log.total} {log.total === 1 ? 'test' : 'tests'}, as{' '}
               <button
                 type="button"
                 className="quiet underline"
                 disabled={exported.isPending}
-                onClick={() => exported.mutate(found.map((t) => t.id))}
+                onClick={() => exported.mutate(asked)}
               >
                 CSV
               </button>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { BenchSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import type { Placed } from '../../ui';
 import { fixed, frequencyText, lengthText } from '../../units';
 import { METHOD_WORDS } from '../../words';
 import { LossStrip } from './LossStrip';
@@ -8,11 +9,13 @@ import { OutcomeMark } from './OutcomeMark';
 
 /** A test in the log: what was tested, and its farthest-off loss drawn against what was expected. */
 export function LogRow({
+  placed,
   test,
   fullDb,
   isCompared,
   onCompare,
 }: {
+  placed: Placed;
   test: BenchSummary;
   fullDb: number;
   isCompared: boolean;
@@ -22,6 +25,7 @@ export function LogRow({
   const shown = test.worst ?? test.figures.at(-1);
   return (
     <li
+      {...placed}
       data-test={test.id}
       className={`grid grid-cols-[1fr_auto] items-center gap-x-4 gap-y-0.5 border-b border-hairline px-4 py-1.5 min-[700px]:grid-cols-[minmax(150px,1fr)_150px_126px_96px_56px] ${test.setAside ? 'text-soft line-through' : ''}`}
     >

@@ -1,14 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { BenchNotes, Schemas } from '../../api';
-import { answered, api, useCableTypes, usePlans } from '../../api';
+import { answered, api, useCableTypes } from '../../api';
+import { PlanChoice } from '../../app/PlanChoice';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, useWidth } from '../../ui';
 import { fixed, lengthText, plain } from '../../units';
 import { alongRun } from './alongPlan';
 import { capital, PEAK_WORDS, peakSentence, sentences, WINDOW_WORDS } from '../../words';
-
-const NO_PLAN = '';
 
 type Distances = Schemas['DistanceResponse'];
 type Window = NonNullable<Schemas['DistanceRequest']['window']>;
@@ -36,7 +35,6 @@ export function LookAlong({
   const [velocity, setVelocity] = useState<number | null>(null);
   const [window, setWindow] = useState<Window>('KAISER');
   const { lengths } = usePreferences();
-  const plans = usePlans().data ?? [];
   const types = useCableTypes().data ?? [];
   const planned = useQuery({
     queryKey: ['plan of a test', notes.planId],
@@ -102,14 +100,14 @@ export function LookAlong({
         )}
         <label className="inline-flex items-baseline gap-1 text-soft">
           it is
-          <Select
+          <PlanChoice
             label="plan that was measured"
-            value={notes.planId ?? NO_PLAN}
-            options={[
-              { value: NO_PLAN, text: 'a piece by itself' },
-              ...plans.map((p) => ({ value: p.id, text: `${p.site}, ${p.name}` })),
-            ]}
-            onChange={(id) => onChange({ ...notes, planId: id === NO_PLAN ? undefined : id })}
+            value={notes.planId ?? ''}
+            none={{
+              text: 'a piece by itself',
+              onPick: () => onChange({ ...notes, planId: undefined }),
+            }}
+            onPick={(plan) => onChange({ ...notes, planId: plan.id })}
           />
         </label>
         <label className="inline-flex items-baseline gap-1 text-soft">

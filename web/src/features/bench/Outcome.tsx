@@ -2,8 +2,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BenchAnalysis, BenchNotes, BenchTest, CableType } from '../../api';
-import { answered, api, usePlans } from '../../api';
-import { Select, Sentence } from '../../ui';
+import { answered, api } from '../../api';
+import { PlanChoice } from '../../app/PlanChoice';
+import { Sentence } from '../../ui';
 import { fixed, frequencyText, per100, plain, unitsBeside } from '../../units';
 import { BENCH_CAUTIONS, benchFindingText, benchSentences, capital } from '../../words';
 import { OutcomeMark } from './OutcomeMark';
@@ -120,7 +121,6 @@ function Made({ test, nameOf }: { test: BenchTest; nameOf: (key: string) => stri
   const { summary } = test;
   const queries = useQueryClient();
   const navigate = useNavigate();
-  const plans = usePlans().data ?? [];
   const [name, setName] = useState(
     `${summary.piece ?? summary.cableName ?? 'Cable'}, measured`.slice(0, 120),
   );
@@ -154,12 +154,11 @@ function Made({ test, nameOf }: { test: BenchTest; nameOf: (key: string) => stri
       {key ? (
         <label className="flex flex-wrap items-baseline gap-2">
           use it in a plan
-          <Select
+          <PlanChoice
             label="use it in a plan"
             value=""
             placeholder="which one …"
-            options={plans.map((p) => ({ value: p.id, text: `${p.site}, ${p.name}` }))}
-            onChange={(plan) => void navigate(`/plans/${plan}?row=${key}`)}
+            onPick={(plan) => void navigate(`/plans/${plan.id}?row=${key}`)}
           />
         </label>
       ) : (

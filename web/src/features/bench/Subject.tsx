@@ -15,7 +15,7 @@ export function Subject({
   onChange: (notes: BenchNotes) => void;
 }) {
   const connectors = useConnectors().data ?? [];
-  const log = useBenchLog().data ?? [];
+  const log = useBenchLog({ limit: 100 }).items ?? [];
   const owned = usePieces().data ?? [];
   const piece = owned.find((p) => p.id === notes.pieceId);
   const pieces = [

@@ -4,7 +4,7 @@ import { benchFindingText, benchSentences } from '../../words';
 import { alongRun } from './alongPlan';
 import { comparedCsv, readAs, sheetsOf } from './compared';
 import { addressOf } from './instrument';
-import { frequenciesOf, isFound, labelOf } from './log';
+import { frequenciesOf, labelOf } from './log';
 import {
   blankNotes,
   correctionOf,
@@ -194,14 +194,6 @@ describe('the log', () => {
     outcome: 'WORSE',
     figures: [FIGURE, { ...FIGURE, frequencyMHz: 7.1 }],
   } as unknown as BenchSummary;
-  const any = { method: '*', outcome: '*', all: '*' };
-
-  it('is filtered by piece, type, day, way and verdict', () => {
-    expect(isFound(test, 'duct 2026-04', any)).toBe(true);
-    expect(isFound(test, 'foam', any)).toBe(false);
-    expect(isFound(test, '', { ...any, outcome: 'AS_THE_SHEET' })).toBe(false);
-    expect(isFound(test, '', { ...any, method: 'WATTMETER' })).toBe(true);
-  });
 
   it('lays tests side by side by frequency', () => {
     expect(frequenciesOf([test, test])).toEqual([7.1, 145]);

@@ -1,10 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 
-import { answered, api, usePlans } from '../../api';
+import { answered, api } from '../../api';
+import { PlanChoice } from '../../app/PlanChoice';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { UndoButtons } from '../../app/UndoButtons';
-import { QuantityField, Select, TextField, useUndo } from '../../ui';
+import { QuantityField, TextField, useUndo } from '../../ui';
 import { lengthFigure, lengthText } from '../../units';
 import { capital } from '../../words';
 import { CutReel } from './CutReel';
@@ -41,7 +42,6 @@ const MOST_CUTS = 100;
 /** What to cut from which reel for several plans, with least waste; drawn as the reels are unrolled. */
 export function CutsPage() {
   const { lengths } = usePreferences();
-  const plans = (usePlans().data ?? []).filter((p) => p.sketch?.cableLengthM != null);
   const [asked, keep] = useKeptState<CutsAsked>('cuts', NOTHING_ASKED);
   const steps = useUndo(asked, keep);
   const setAsked = steps.change;
@@ -125,22 +125,20 @@ export function CutsPage() {
             onChange={setCuts}
             empty="None yet: add one, or take it from a plan."
           />
-          {plans.length > 0 && cuts.length < MOST_CUTS && (
-            <Select
-              label="a run of a plan"
-              value=""
-              placeholder="Add the run of a plan …"
-              options={plans.map((p) => ({
-                value: p.id,
-                text: `${p.site}, ${p.name} (${p.sketch?.cableName})`,
-              }))}
-              onChange={(id) => {
-                const plan = plans.find((p) => p.id === id);
-                const lengthM = plan?.sketch?.cableLengthM;
-                if (plan && lengthM != null)
-                  setCuts([...cuts, { name: `${plan.site}, ${plan.name}`, lengthM }]);
-              }}
-            />
+          {cuts.length < MOST_CUTS && (
+            <span className="flex flex-wrap gap-x-3">
+              <PlanChoice
+                label="a run of a plan"
+                value=""
+                placeholder="Add the run of a plan …"
+                fits={(plan) => plan.sketch !== null}
+                textOf={(plan) => `${plan.site}, ${plan.name} (${plan.sketch?.cableName})`}
+                onPick={({ site, name, sketch }) =>
+                  sketch &&
+                  setCuts([...cuts, { name: `${site}, ${name}`, lengthM: sketch.cableLengthM }])
+                }
+              />
+            </span>
           )}
           <h2 className="font-bold">Cut longer by</h2>
           <ul className="flex flex-col gap-0.5">

@@ -37,7 +37,7 @@ const MOST_SITES = 30;
 /** Which few lengths would serve all of my sites: one row for each number of pieces, with what each site would take. */
 export function LengthSetsPanel() {
   const types = (useCableTypes().data ?? []).filter((t) => !t.retired && !t.balanced);
-  const plans = usePlans().data ?? [];
+  const plans = usePlans().data?.items ?? [];
   const [asked, setAsked] = useKeptState<SitesAsked>('sites', USUAL);
   const { sites, cableKey, connectorKey, frequencyMHz, lightest } = asked;
   const setSites = (next: Site[]) => setAsked({ ...asked, sites: next });

@@ -8,7 +8,7 @@ import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { byUrgency, counted, isFound } from './locker';
 import type { Asked } from './locker';
-import { EndOfSeen, useAsFarAsSeen } from '../../ui';
+import { LongListOf } from '../../ui';
 import { GoneBar } from './GoneBar';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
@@ -16,6 +16,8 @@ import { NewPiece } from './NewPiece';
 import { Overview } from './Overview';
 import { PieceRow } from './PieceRow';
 import { useMoving } from './useMoving';
+
+const ROW_PX = 52;
 
 const STANDINGS = ['FAILING', 'DUE', 'FINE', 'RETIRED', 'OUT'] as const;
 
@@ -39,7 +41,6 @@ export function LockerPage() {
   };
   const gone = params.get('gone');
   const found = pieces.filter((p) => isFound(p, asked));
-  const { seen, end } = useAsFarAsSeen(found);
   const longestM = pieces.reduce((most, p) => Math.max(most, p.lengthM), 1);
   const those = (): Piece[] => {
     const inFocus = document.activeElement?.closest('[data-piece]')?.getAttribute('data-piece');
@@ -128,19 +129,25 @@ export function LockerPage() {
               </button>
             </p>
           )}
-          <ul aria-label="pieces" className="min-h-0 flex-1 overflow-y-auto">
-            {seen.map((p) => (
+          <LongListOf
+            label="pieces"
+            items={found}
+            keyOf={(p) => p.id}
+            rowPx={ROW_PX}
+            more={null}
+            scrolls
+          >
+            {(p, placed) => (
               <PieceRow
-                key={p.id}
+                placed={placed}
                 piece={p}
                 longestM={longestM}
                 isMarked={marked.has(p.id)}
                 onMark={() => toggle(p.id)}
                 onMove={() => moving.go(p.outSince === null ? 'TOOK_OUT' : 'PUT_AWAY', [p])}
               />
-            ))}
-            {end && <EndOfSeen as="li" key={end.key} onNear={end.more} />}
-          </ul>
+            )}
+          </LongListOf>
           {found.length > 0 && <LockerFoot count={found.length} />}
         </section>
         <Overview

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Piece } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import type { Placed } from '../../ui';
 import { fixed, frequencyText, lengthText } from '../../units';
 import { standingReason, testAgainText } from '../../words';
 import { PieceDrawing } from './PieceDrawing';
@@ -8,12 +9,14 @@ import { StandingMark } from './StandingMark';
 
 /** A piece: drawn to scale, how it stands and why, and one button that takes it out or puts it away. */
 export function PieceRow({
+  placed,
   piece,
   longestM,
   isMarked,
   onMark,
   onMove,
 }: {
+  placed: Placed;
   piece: Piece;
   longestM: number;
   isMarked: boolean;
@@ -24,6 +27,7 @@ export function PieceRow({
   const reason = piece.reasons[0];
   return (
     <li
+      {...placed}
       data-piece={piece.id}
       data-standing={piece.standing}
       className={`grid grid-cols-[20px_1fr_auto] items-center gap-x-3 gap-y-0.5 border-b border-hairline px-4 py-1.5 min-[700px]:grid-cols-[20px_minmax(140px,1fr)_200px_72px_minmax(150px,1.2fr)_70px] ${isMarked ? 'bg-raised' : ''}`}

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { answered, api, useCableTypes, usePlans } from '../../api';
 import type { PlanSummary } from '../../api';
+import { PlanChoice } from '../../app/PlanChoice';
 import { Shell } from '../../app/Shell';
 import { saveFile, Select } from '../../ui';
 import { besideEachOther, letterOf, typeOptions } from '../../words';
@@ -13,7 +14,7 @@ import type { Entry, InRun, SharedBand } from './sideBySide';
 /** Two to six plans, or rows of one plan, under each other at one scale of length and power. */
 export function ComparePage() {
   const [params, setParams] = useSearchParams();
-  const plans = usePlans().data ?? [];
+  const plans = usePlans().data?.items ?? [];
   const entries = withEnough(entriesOf(params), plans);
   const base = Math.min(Number(params.get('base') ?? 0) || 0, entries.length - 1);
   const answers = useInRuns(entries);
@@ -57,7 +58,6 @@ export function ComparePage() {
                 key={`${i} ${entry.planId}`}
                 letter={letterOf(i)}
                 entry={entry}
-                plans={plans}
                 error={answers[i]?.error?.message}
                 onPick={(to) => put(entries.with(i, to))}
                 onRemove={
@@ -162,33 +162,28 @@ const IN_RUN = '';
 function Picker({
   letter,
   entry,
-  plans,
   error,
   onPick,
   onRemove,
 }: {
   letter: string;
   entry: Entry;
-  plans: readonly PlanSummary[];
   error: string | undefined;
   onPick: (to: Entry) => void;
   onRemove: (() => void) | null;
 }) {
   const types = useCableTypes().data ?? [];
-  const lies = plans.find((p) => p.id === entry.planId)?.sketch?.cableName;
+  const lies = usePlans({ ids: [entry.planId] }).data?.items[0]?.sketch?.cableName;
   const cables = typeOptions(types);
   const isOther = entry.rowId !== null && !cables.some((c) => c.value === entry.rowId);
   return (
     <li className="flex flex-wrap items-baseline gap-x-3 border-b border-hairline py-1">
       <b className="w-4">{letter}</b>
-      <Select
+      <PlanChoice
         label={`plan ${letter}`}
         value={entry.planId}
-        options={plans.map((p) => ({
-          value: p.id,
-          text: [p.site, p.name].filter(Boolean).join(': '),
-        }))}
-        onChange={(planId) => onPick({ planId, rowId: null })}
+        textOf={(plan) => [plan.site, plan.name].filter(Boolean).join(': ')}
+        onPick={(plan) => onPick({ planId: plan.id, rowId: null })}
         className="min-w-0 font-semibold"
       />
       <span className="text-soft">with</span>

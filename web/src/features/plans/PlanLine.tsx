@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { PlanSummary } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import type { Placed } from '../../ui';
 import { VerdictMark } from '../../ui';
 import { lengthText, levelText, shownReading } from '../../units';
 import { agoText, words } from '../../words';
@@ -11,11 +12,13 @@ import type { usePlanActions } from './usePlanActions';
 
 /** One plan of the list. */
 export function PlanLine({
+  placed,
   plan,
   now,
   actions,
   onDelete,
 }: {
+  placed: Placed;
   plan: PlanSummary;
   /** When the list was read, ms. */
   now: number;
@@ -34,7 +37,10 @@ export function PlanLine({
   }
 
   return (
-    <li className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline py-2.5">
+    <li
+      {...placed}
+      className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-hairline py-2.5"
+    >
       {sketch ? (
         <Sketch sketch={sketch} />
       ) : (

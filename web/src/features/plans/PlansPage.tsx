@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanSummary } from '../../api';
-import { answered, api, usePlans } from '../../api';
+import { answered, api, usePlanList } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { EndOfSeen, Select, useAsFarAsSeen } from '../../ui';
+import { LongListOf, Select, useSettled } from '../../ui';
 import { PRESETS } from '../plan';
 import type { Use } from '../plan';
 import { FilePanel } from './FilePanel';
@@ -14,19 +14,23 @@ import { usePlanActions } from './usePlanActions';
 import { sentences } from '../../words';
 
 const ORDERS = [
-  { value: 'site', text: 'by site' },
-  { value: 'newest', text: 'changed last first' },
+  { value: 'SITE', text: 'by site' },
+  { value: 'CHANGED_LAST_FIRST', text: 'changed last first' },
 ] as const;
+
+/** A search waits for the hand to rest. */
+const TYPED_MS = 120;
+
+const HEADING_AND_PLAN_PX = 62;
 
 type Order = (typeof ORDERS)[number]['value'];
 
 /** All plans, each as a small drawing of its run. */
 export function PlansPage() {
-  const plans = usePlans();
   const actions = usePlanActions();
   const { settings } = usePreferences();
   const [search, setSearch] = useState('');
-  const [order, setOrder] = useState<Order>('site');
+  const [order, setOrder] = useState<Order>('SITE');
   const [deleted, setDeleted] = useState<PlanSummary | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const [isAsking, setAsking] = useState(false);
@@ -37,16 +41,14 @@ export function PlansPage() {
     useMemo(() => ({ n: () => setAsking(true), '/': () => field.current?.focus() }), []),
   );
 
-  const listed = (plans.data ?? []).filter((p) => !(p.demo && settings.demoHidden));
-  const found = ordered(
-    listed.filter((p) => matches(p, search)),
-    order,
-  );
-  const { seen, end } = useAsFarAsSeen(found);
+  const find = useSettled(search.trim(), TYPED_MS);
+  const demo = settings.demoHidden ? false : undefined;
+  const plans = usePlanList({ order, demo, find: find || undefined });
+  const found = plans.items ?? [];
   const failed = Object.values(actions).find((a) => a.isError)?.error;
   return (
     <Shell>
-      <main className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
+      <main data-scroller="" className="min-h-0 flex-1 overflow-y-auto px-4 py-5">
         <div className="mx-auto flex max-w-[960px] flex-col gap-5">
           <div className="flex flex-wrap items-baseline gap-x-5 gap-y-2">
             <h1 className="text-title font-bold">Plans</h1>
@@ -103,69 +105,64 @@ export function PlansPage() {
               </button>
             </p>
           )}
-          {!plans.data && (
+          {!plans.items && (
             <p role="status">
               {plans.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
             </p>
           )}
-          {plans.data && listed.length === 0 && (
+          {plans.items?.length === 0 && find === '' && (
             <FirstQuestion isBusy={actions.create.isPending} onUse={create} />
           )}
-          {listed.length > 0 && found.length === 0 && (
+          {plans.items?.length === 0 && find !== '' && (
             <p>
-              No plan has “{search}” in it.{' '}
+              No plan has “{find}” in it.{' '}
               <button type="button" className="quiet" onClick={() => setSearch('')}>
                 Show all
               </button>
             </p>
           )}
-          {grouped(seen, order).map(([site, group]) => (
-            <section key={site} aria-label={site}>
-              <h2 className="border-b border-ink pb-1 font-semibold">{site}</h2>
-              <ul>
-                {group.map((p) => (
-                  <PlanLine
-                    key={p.id}
-                    plan={p}
-                    now={plans.dataUpdatedAt}
-                    actions={actions}
-                    onDelete={() => {
-                      actions.remove.mutate(p);
-                      setDeleted(p);
-                    }}
-                  />
-                ))}
-              </ul>
-            </section>
-          ))}
-          {end && <EndOfSeen as="div" key={end.key} onNear={end.more} />}
-          <Below actions={actions} hasDemo={listed.some((p) => p.demo)} />
+          <LongListOf
+            label="plans"
+            items={lines(found, order)}
+            keyOf={(line) => (line.kind === 'site' ? `site ${line.site}` : line.plan.id)}
+            rowPx={HEADING_AND_PLAN_PX}
+            more={plans.more}
+          >
+            {(line, placed) =>
+              line.kind === 'site' ? (
+                <li {...placed} className="pt-5 first-of-type:pt-0">
+                  <h2 className="border-b border-ink pb-1 font-semibold">{line.site}</h2>
+                </li>
+              ) : (
+                <PlanLine
+                  placed={placed}
+                  plan={line.plan}
+                  now={plans.readAt}
+                  actions={actions}
+                  onDelete={() => {
+                    actions.remove.mutate(line.plan);
+                    setDeleted(line.plan);
+                  }}
+                />
+              )
+            }
+          </LongListOf>
+          <Below actions={actions} hasDemo={found.some((p) => p.demo)} />
         </div>
       </main>
     </Shell>
   );
 }
 
-function matches(plan: PlanSummary, search: string): boolean {
-  const text = [plan.name, plan.site, plan.chosen, plan.sketch?.cableName].join(' ').toLowerCase();
-  return search
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => text.includes(word));
-}
+type Line = { kind: 'site'; site: string } | { kind: 'plan'; plan: PlanSummary };
 
-/** By site as the server has them, or the last changed first. */
-function ordered(plans: PlanSummary[], order: Order): PlanSummary[] {
-  return order === 'newest'
-    ? plans.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt))
-    : plans;
-}
-
-function grouped(plans: readonly PlanSummary[], order: Order): [string, PlanSummary[]][] {
-  if (plans.length === 0) return [];
-  if (order === 'newest') return [['All sites', [...plans]]];
-  const sites = [...new Set(plans.map((p) => p.site))];
-  return sites.map((site) => [site || 'No site', plans.filter((p) => p.site === site)]);
+/** The plans under the heading of their site, as far as they are in the order of their sites. */
+function lines(plans: readonly PlanSummary[], order: Order): Line[] {
+  return plans.flatMap((plan, i): Line[] => {
+    const heading = order === 'SITE' ? plan.site || 'No site' : 'All sites';
+    const isFirst = i === 0 || (order === 'SITE' && plans[i - 1]?.site !== plan.site);
+    return [...(isFirst ? [{ kind: 'site', site: heading } as const] : []), { kind: 'plan', plan }];
+  });
 }
 
 interface UsesProps {

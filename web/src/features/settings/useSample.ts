@@ -7,7 +7,7 @@ import { moneyText, reasonText, words } from '../../words';
 /** One line of a sheet for each kind of settings, of the first plan there is; null while there is none. */
 export function useSample(): { reading: string; money: string; judged: string } | null {
   const { reading, lengths, settings } = usePreferences();
-  const first = usePlans().data?.find((p) => p.sketch !== null);
+  const first = usePlans({ limit: 10 }).data?.items.find((p) => p.sketch !== null);
   const answer = useQuery({
     queryKey: ['in-run', first?.id, null],
     queryFn: () =>

@@ -85,7 +85,7 @@ class FaultsTest {
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 8 to 9");
+                    .contains("keeping a backup before the database is changed from version 9 to 10");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;
@@ -93,7 +93,7 @@ class FaultsTest {
             backup = files.toList().get(0);
         }
         assertThat(member(backup, "digest")).containsPattern("\nplan\\|[1-9]");
-        assertThat(member(backup, "manifest")).contains("schema 8");
+        assertThat(member(backup, "manifest")).contains("schema 9");
     }
 
     private static String member(Path backup, String name) {

@@ -12,15 +12,20 @@ import jakarta.validation.constraints.Size;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
+import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -54,22 +59,44 @@ class BenchController {
     }
 
     @GetMapping("/tests")
-    @Operation(operationId = "listTests", summary = "All tests at their newest revision, the last day first")
-    List<BenchTestSummary> tests() {
-        return bench.log();
+    @Operation(operationId = "listTests", summary = "Tests at their newest revision, the last day first, in parts")
+    ResponseEntity<List<BenchTestSummary>> tests(
+            @Parameter(description = "words, each in the piece, the type or the day") @RequestParam(required = false)
+                    String find,
+            @RequestParam(required = false) BenchMethod method,
+            @RequestParam(required = false) SheetDeviation.Outcome outcome,
+            @Parameter(description = "false leaves out those of the demo") @RequestParam(required = false) Boolean demo,
+            @Parameter(description = "only these") @RequestParam(required = false) List<UUID> ids,
+            @Parameter(description = "key of a cable type: only those that it was made of")
+                    @RequestParam(required = false)
+                    String made,
+            @Parameter(description = "as the link to the next part has it") @RequestParam(required = false)
+                    String after,
+            @Parameter(description = "how many at most: 1 to 500, 200 where nothing is said")
+                    @RequestParam(required = false)
+                    Integer limit) {
+        return bench.log(
+                        new BenchLogQuery(find, method, outcome, demo, ids, bench.typeMade(made)),
+                        KeysetOrder.Part.of(after, limit))
+                .answer();
     }
 
     @GetMapping(path = "/tests.csv", produces = "text/csv")
-    @Operation(operationId = "exportTests", summary = "The log as CSV: all tests, or those named")
+    @Operation(operationId = "exportTests", summary = "The log as CSV: all tests, or those that fit")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
-    void csv(@RequestParam(required = false) List<UUID> ids, @Parameter(hidden = true) HttpServletResponse response)
+    void csv(
+            @RequestParam(required = false) String find,
+            @RequestParam(required = false) BenchMethod method,
+            @RequestParam(required = false) SheetDeviation.Outcome outcome,
+            @RequestParam(required = false) Boolean demo,
+            @RequestParam(required = false) List<UUID> ids,
+            @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
-        Attachment.csv(
-                response,
-                "bench.csv",
-                BenchLogCsv.COLUMNS,
-                BenchLogCsv.rows(
-                        bench.log().stream().filter(t -> ids == null || ids.isEmpty() || ids.contains(t.id()))));
+        csv(bench.wholeLog(new BenchLogQuery(find, method, outcome, demo, ids, null)), response);
+    }
+
+    private static void csv(Stream<BenchTestSummary> tests, HttpServletResponse response) throws IOException {
+        Attachment.csv(response, "bench.csv", BenchLogCsv.COLUMNS, BenchLogCsv.rows(tests));
     }
 
     @PostMapping(path = "/test-exports", consumes = MediaType.APPLICATION_JSON_VALUE, produces = "text/csv")
@@ -78,7 +105,8 @@ class BenchController {
     void csv(@RequestBody TestExportRequest request, @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         ValidationErrors.in(request).throwIfAny();
-        csv(request.ids(), response);
+        Set<UUID> wanted = Set.copyOf(request.ids());
+        csv(bench.wholeLog(BenchLogQuery.ANY).filter(t -> wanted.contains(t.id())), response);
     }
 
     /** Tests that are wanted. */

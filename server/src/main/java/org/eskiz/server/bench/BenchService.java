@@ -3,7 +3,6 @@ package org.eskiz.server.bench;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -11,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.eskiz.core.bench.BenchTest;
 import org.eskiz.core.bench.TestAnalysis;
 import org.eskiz.core.bench.Touchstone;
@@ -25,6 +25,8 @@ import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
+import org.eskiz.server.store.KeysetOrder;
+import org.eskiz.server.web.ListPage;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -80,18 +82,35 @@ class BenchService {
         return analysis(request, catalogue);
     }
 
-    /** The log: every test at its newest revision, the last day first. */
-    List<BenchTestSummary> log() {
-        Map<UUID, BenchTestEntity> present = tests.findByOperatorIdAndRemovedAtIsNull(operators.current()).stream()
-                .collect(Collectors.toMap(t -> t.id, t -> t));
+    /** A part of the log: tests at their newest revision, the last day first. */
+    @Transactional(readOnly = true)
+    ListPage<BenchTestSummary> log(BenchLogQuery query, KeysetOrder.Part part) {
+        return BenchLogQuery.LAST_DAY_FIRST
+                .page(tests, query.of(operators.current()), part)
+                .map(this::summaries);
+    }
+
+    /** Id of a type that tests may have been made into; null for none. */
+    UUID typeMade(String key) {
+        if (key == null) {
+            return null;
+        }
+        return catalogues.typeIds(List.of(key)).stream()
+                .findFirst()
+                .orElseThrow(() -> new InvalidRequestException("made", "there is no cable type \"" + key + "\""));
+    }
+
+    /** All of it that fits, read part by part. */
+    Stream<BenchTestSummary> wholeLog(BenchLogQuery query) {
+        return ListPage.all(after -> log(query, new KeysetOrder.Part(after, ListPage.MOST)));
+    }
+
+    private List<BenchTestSummary> summaries(List<BenchTestEntity> found) {
         Map<UUID, String> keys = catalogues.keys();
-        return revisions.newest(operators.current()).stream()
-                .map(r -> summary(r, present.get(r.key.testId()), keys))
-                .sorted(Comparator.comparing(
-                                BenchTestSummary::testedOn, Comparator.nullsFirst(Comparator.naturalOrder()))
-                        .thenComparing(BenchTestSummary::storedAt)
-                        .reversed())
-                .toList();
+        Map<UUID, BenchTestRevisionEntity> newest =
+                revisions.newestAmong(found.stream().map(t -> t.id).toList(), operators.current()).stream()
+                        .collect(Collectors.toMap(r -> r.key.testId(), r -> r));
+        return found.stream().map(t -> summary(newest.get(t.id), t, keys)).toList();
     }
 
     BenchTestResponse get(UUID id) {
@@ -221,6 +240,7 @@ class BenchService {
         revision.pieceId = request.pieceId();
         revision.files.addAll(SweepFileService.ids(request).collect(Collectors.toSet()));
         database.persist(revision);
+        tests.findById(id).orElseThrow().list(revision, request, worked.summary());
         database.flush();
         return revision;
     }

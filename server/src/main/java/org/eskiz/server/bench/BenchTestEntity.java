@@ -9,15 +9,22 @@ import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashSet;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hibernate.annotations.Fetch;
 import org.hibernate.annotations.FetchMode;
 
 @Entity
 @Table(name = "bench_test")
 class BenchTestEntity {
+
+    private static final LocalDate FIRST_DAY = LocalDate.of(1, 1, 1);
 
     @Id
     UUID id;
@@ -28,6 +35,19 @@ class BenchTestEntity {
 
     /** When it went with the demo; null for a test that is there. */
     Instant removedAt;
+
+    /** Number of its newest revision; with it, what the log is searched and put in order by. */
+    Integer newestNumber;
+
+    /** The day of the test; the first day there is where nobody noted one. */
+    LocalDate listedOn;
+
+    Instant storedAt;
+    String method;
+    String outcome;
+
+    /** Piece, type and day in small letters. */
+    String words;
 
     /** Types that were made of it. */
     @ElementCollection(fetch = FetchType.EAGER)
@@ -45,5 +65,19 @@ class BenchTestEntity {
         test.demo = demo;
         test.createdAt = now;
         return test;
+    }
+
+    /** Lists it by its newest revision. */
+    void list(BenchTestRevisionEntity newest, BenchTestRequest noted, StoredSummary day) {
+        newestNumber = newest.key.number();
+        listedOn = Objects.requireNonNullElse(noted.testedOn(), FIRST_DAY);
+        storedAt = newest.storedAt;
+        method = noted.method().name();
+        outcome = day.outcome() == null ? null : day.outcome().name();
+        words = Stream.of(noted.piece(), day.cableName(), noted.cableKey(), noted.testedOn())
+                .filter(Objects::nonNull)
+                .map(Object::toString)
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
     }
 }

@@ -4,18 +4,17 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
-interface BenchTestRepository extends Repository<BenchTestEntity, UUID> {
+interface BenchTestRepository extends Repository<BenchTestEntity, UUID>, JpaSpecificationExecutor<BenchTestEntity> {
 
     void flush();
 
     Optional<BenchTestEntity> findById(UUID id);
 
     Optional<BenchTestEntity> findByIdAndOperatorIdAndRemovedAtIsNull(UUID id, UUID operatorId);
-
-    List<BenchTestEntity> findByOperatorIdAndRemovedAtIsNull(UUID operatorId);
 
     List<BenchTestEntity> findByIdIn(Collection<UUID> ids);
 

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 
 /** Cable types and connectors as they stood at one moment, found by their keys. */
@@ -72,7 +74,15 @@ public final class Catalogue {
             List<Price> prices,
             List<Connector> connectors,
             Optional<Currency> currency,
-            Set<String> retired) {}
+            Set<String> retired) {
+
+        /** The same for two that say the same, on any machine. */
+        public String text() {
+            return Stream.of(revisions, prices, connectors, currency, new TreeSet<>(retired))
+                    .map(Object::toString)
+                    .collect(Collectors.joining());
+        }
+    }
 
     /** In which the operator pays; empty where nothing is bought. */
     public Optional<Currency> currency() {

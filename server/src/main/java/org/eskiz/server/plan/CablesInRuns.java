@@ -79,6 +79,11 @@ class CablesInRuns {
             return catalogue;
         }
 
+        /** What tells this moment from others; the same for two servers. */
+        String basis() {
+            return state.text() + tolerance;
+        }
+
         /**
          * What lies in the run of a plan.
          *

@@ -22,6 +22,14 @@ interface DecisionRepository extends Repository<DecisionEntity, UUID> {
             order by d.decidedAt""")
     List<DecisionEntity> standing(UUID operator);
 
+    /** Those of some plans that stand, the earliest first. */
+    @Query("""
+            select d from DecisionEntity d
+            where d.planId in :plans
+              and not exists (select w from DecisionWithdrawalEntity w where w.decisionId = d.id)
+            order by d.decidedAt""")
+    List<DecisionEntity> standingIn(Collection<UUID> plans);
+
     @Query("select w from DecisionWithdrawalEntity w where w.decisionId in :ids")
     List<DecisionWithdrawalEntity> withdrawals(List<UUID> ids);
 }

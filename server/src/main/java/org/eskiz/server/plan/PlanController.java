@@ -1,14 +1,17 @@
 package org.eskiz.server.plan;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.operator.Demo;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -41,9 +44,20 @@ class PlanController {
     }
 
     @GetMapping
-    @Operation(operationId = "listPlans", summary = "All plans by site and name, without their documents")
-    List<PlanSummary> list() {
-        return plans.list();
+    @Operation(operationId = "listPlans", summary = "Plans without their documents, by site and name, in parts")
+    ResponseEntity<List<PlanSummary>> list(
+            @Parameter(description = "words, each in the site, the name or the cable") @RequestParam(required = false)
+                    String find,
+            @RequestParam(defaultValue = "SITE") PlanListQuery.Order order,
+            @Parameter(description = "false leaves out those of the demo") @RequestParam(required = false) Boolean demo,
+            @Parameter(description = "only these") @RequestParam(required = false) List<UUID> ids,
+            @Parameter(description = "as the link to the next part has it") @RequestParam(required = false)
+                    String after,
+            @Parameter(description = "how many at most: 1 to 500, 200 where nothing is said")
+                    @RequestParam(required = false)
+                    Integer limit) {
+        return plans.list(new PlanListQuery(find, demo, ids), order, KeysetOrder.Part.of(after, limit))
+                .answer();
     }
 
     @GetMapping("/bin")

@@ -4,10 +4,11 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
-interface PlanRepository extends Repository<PlanEntity, UUID> {
+interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationExecutor<PlanEntity> {
 
     /** For a plan that is new; one that was loaded is written by the flush. */
     PlanEntity save(PlanEntity plan);
@@ -23,6 +24,10 @@ interface PlanRepository extends Repository<PlanEntity, UUID> {
     /** Pieces that lie in the runs of some plans. */
     @Query("select distinct u from PlanEntity p join p.pieces u where p.id in :plans")
     List<UUID> piecesIn(Collection<UUID> plans);
+
+    /** Those of some plans that have pieces of the locker in their runs. */
+    @Query("select distinct p.id from PlanEntity p join p.pieces u where p.id in :plans")
+    List<UUID> withPiecesAmong(Collection<UUID> plans);
 
     @Query("""
             select p.id from PlanEntity p

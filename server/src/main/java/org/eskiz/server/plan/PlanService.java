@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.document.PlanDocument;
@@ -18,6 +19,8 @@ import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
+import org.eskiz.server.store.KeysetOrder;
+import org.eskiz.server.web.ListPage;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -63,8 +66,9 @@ class PlanService {
         this.clock = clock;
     }
 
-    List<PlanSummary> list() {
-        return summaries(plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current()));
+    /** A part of the list of plans. */
+    ListPage<PlanSummary> list(PlanListQuery query, PlanListQuery.Order order, KeysetOrder.Part part) {
+        return order.keyset().page(plans, query.of(operators.current()), part).map(this::summaries);
     }
 
     /** Plans that were put away and can be restored, the last one first. */
@@ -73,18 +77,25 @@ class PlanService {
                 plans.findByOperatorIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(operators.current()));
     }
 
-    /** No connection is held while the plans are drawn. */
     private List<PlanSummary> summaries(List<PlanEntity> found) {
+        List<UUID> ids = found.stream().map(p -> p.id).toList();
         Map<UUID, DecisionEntity> chosen = new HashMap<>();
-        decisions.standing(operators.current()).forEach(d -> chosen.put(d.planId, d));
+        decisions.standingIn(ids).forEach(d -> chosen.put(d.planId, d));
         CablesInRuns.Now now = inRuns.now();
-        now.catalogue().lookUp(plans.piecesIn(found.stream().map(p -> p.id).toList()));
+        now.catalogue().lookUp(plans.piecesIn(ids));
+        Set<UUID> withPieces = Set.copyOf(plans.withPiecesAmong(ids));
+        Map<UUID, PlanSketch> drawn = sketches.of(
+                now,
+                found.stream()
+                        .map(p -> new PlanSketches.Drawn(
+                                p, Optional.ofNullable(chosen.get(p.id)).map(d -> d.rowId), withPieces.contains(p.id)))
+                        .toList());
         return found.stream()
-                .map(p -> summary(now, p, Optional.ofNullable(chosen.get(p.id))))
+                .map(p -> summary(p, Optional.ofNullable(chosen.get(p.id)), drawn.get(p.id)))
                 .toList();
     }
 
-    private PlanSummary summary(CablesInRuns.Now now, PlanEntity p, Optional<DecisionEntity> chosen) {
+    private static PlanSummary summary(PlanEntity p, Optional<DecisionEntity> chosen, PlanSketch sketch) {
         return new PlanSummary(
                 p.id,
                 p.version,
@@ -93,7 +104,7 @@ class PlanService {
                 p.demo,
                 p.updatedAt,
                 chosen.map(d -> d.cableName).orElse(null),
-                sketches.of(now, p, chosen.map(d -> d.rowId)).orElse(null));
+                sketch);
     }
 
     /** Removes the plans of the demo for good: they are not in the bin and do not come back. */

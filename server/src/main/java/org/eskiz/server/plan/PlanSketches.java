@@ -1,8 +1,14 @@
 package org.eskiz.server.plan;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.comparison.RowInRun;
@@ -13,24 +19,97 @@ import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.document.RunElement;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.web.Client;
+import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Component;
+import org.springframework.util.DigestUtils;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Draws plans small. A plan that cannot be assessed as it stands has no drawing, and is listed all the same. */
+/**
+ * Draws plans small. A plan that cannot be assessed as it stands has no drawing, and is listed all the same.
+ *
+ * <p>A drawing is much work for a list of many plans: it is kept beside the plan, and made anew where the plan, its choice,
+ * the catalogue, the tolerances or this program have changed since.
+ */
 @Component
 class PlanSketches {
 
     private final PlanDocumentReader documents;
+    private final PlanSketchRepository kept;
+    private final JsonMapper json;
+    private final String build;
 
-    PlanSketches(PlanDocumentReader documents) {
+    PlanSketches(
+            PlanDocumentReader documents, PlanSketchRepository kept, JsonMapper json, Optional<BuildProperties> build) {
         this.documents = documents;
+        this.kept = kept;
+        this.json = json;
+        this.build = build.map(b -> b.getVersion() + " of " + b.getTime()).orElse("unbuilt");
     }
 
     /**
-     * A plan as its sheet draws it.
+     * A plan to be drawn.
      *
-     * @param chosenRowId what was chosen and stands
+     * @param chosenRowId what was chosen in it and stands
+     * @param hasPieces whether pieces of the locker lie in its run, of which another may be said any time
      */
-    Optional<PlanSketch> of(CablesInRuns.Now now, PlanEntity plan, Optional<String> chosenRowId) {
+    record Drawn(PlanEntity plan, Optional<String> chosenRowId, boolean hasPieces) {
+
+        private UUID id() {
+            return plan.id;
+        }
+    }
+
+    /** Drawings by the ids of the plans, of those that can be drawn. No connection is held while they are made. */
+    Map<UUID, PlanSketch> of(CablesInRuns.Now now, List<Drawn> plans) {
+        Map<UUID, PlanSketchEntity> known = kept
+                .findByPlanIdIn(plans.stream().map(Drawn::id).toList())
+                .stream()
+                .collect(Collectors.toMap(k -> k.planId, k -> k));
+        String basis = now.basis() + build;
+        List<PlanSketchEntity> made = new ArrayList<>();
+        Map<UUID, PlanSketch> sketches = new HashMap<>();
+        for (Drawn drawn : plans) {
+            String stamp = stamp(basis, drawn);
+            PlanSketchEntity before = known.get(drawn.id());
+            boolean isFresh = before != null && before.stamp.equals(stamp) && !drawn.hasPieces();
+            PlanSketchEntity newest = isFresh ? before : drawn(now, drawn, stamp);
+            if (!newest.saysTheSame(before)) {
+                made.add(newest);
+            }
+            if (newest.sketch != null) {
+                sketches.put(drawn.id(), json.readValue(newest.sketch, PlanSketch.class));
+            }
+        }
+        keep(made);
+        return sketches;
+    }
+
+    private void keep(List<PlanSketchEntity> made) {
+        if (!made.isEmpty()) {
+            kept.keep(
+                    made.stream().map(m -> m.planId).toArray(UUID[]::new),
+                    made.stream().map(m -> m.stamp).toArray(String[]::new),
+                    made.stream().map(m -> m.sketch).toArray(String[]::new),
+                    made.stream().map(m -> m.words).toArray(String[]::new));
+        }
+    }
+
+    private static String stamp(String basis, Drawn drawn) {
+        String own = drawn.plan().version + " " + drawn.chosenRowId().orElse("");
+        return DigestUtils.md5DigestAsHex((basis + own).getBytes(StandardCharsets.UTF_8));
+    }
+
+    private PlanSketchEntity drawn(CablesInRuns.Now now, Drawn drawn, String stamp) {
+        Optional<PlanSketch> sketch = sketch(now, drawn.plan(), drawn.chosenRowId());
+        PlanSketchEntity made = new PlanSketchEntity();
+        made.planId = drawn.id();
+        made.stamp = stamp;
+        made.sketch = sketch.map(json::writeValueAsString).orElse(null);
+        made.words = sketch.map(s -> s.cableName().toLowerCase(Locale.ROOT)).orElse("");
+        return made;
+    }
+
+    private Optional<PlanSketch> sketch(CablesInRuns.Now now, PlanEntity plan, Optional<String> chosenRowId) {
         PlanDocument document = documents.readStored(plan.document);
         Client.requireListening();
         try {

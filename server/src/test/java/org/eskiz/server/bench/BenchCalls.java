@@ -7,7 +7,6 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.eskiz.server.Api;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -29,10 +28,7 @@ final class BenchCalls {
     }
 
     static JsonNode log(Api api, UUID id) {
-        Stream<JsonNode> tests = api.get("/api/bench/tests").expect(200).json().valueStream();
-        return tests.filter(t -> t.get("id").asString().equals(id.toString()))
-                .findFirst()
-                .orElseThrow();
+        return api.get("/api/bench/tests?ids=" + id).expect(200).json().get(0);
     }
 
     static String store(Api api, String file) {

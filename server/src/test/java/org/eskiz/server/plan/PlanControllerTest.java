@@ -1,6 +1,7 @@
 package org.eskiz.server.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.when;
 
@@ -32,7 +33,7 @@ class PlanControllerTest {
 
     @Test
     void soIsOneThatGoesAwayInTheMiddle() {
-        when(plans.list()).thenThrow(new DataAccessResourceFailureException("terminated"));
+        when(plans.list(any(), any(), any())).thenThrow(new DataAccessResourceFailureException("terminated"));
         assertThat(http.get().uri("/api/plans")).hasStatus(503);
     }
 }

@@ -1,0 +1,63 @@
+package org.eskiz.server.bench;
+
+import jakarta.persistence.criteria.CriteriaBuilder;
+import jakarta.persistence.criteria.Predicate;
+import jakarta.persistence.criteria.Root;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.eskiz.core.bench.SheetDeviation;
+import org.eskiz.server.store.KeysetOrder;
+import org.springframework.data.domain.Sort;
+import org.springframework.data.jpa.domain.Specification;
+
+/**
+ * Which tests of the log are wanted; null, or nothing, where any will do.
+ *
+ * @param find words, each in the piece, the type or the day
+ * @param demo false leaves out those of the demo
+ * @param ids only these
+ * @param made only those that this type was made of
+ */
+record BenchLogQuery(
+        String find, BenchMethod method, SheetDeviation.Outcome outcome, Boolean demo, List<UUID> ids, UUID made) {
+
+    static final BenchLogQuery ANY = new BenchLogQuery(null, null, null, null, null, null);
+
+    /** The last day first. */
+    static final KeysetOrder LAST_DAY_FIRST = new KeysetOrder(
+            Sort.by(Sort.Direction.DESC, "listedOn", "storedAt", "id"),
+            Map.of("listedOn", LocalDate::parse, "storedAt", Instant::parse, "id", UUID::fromString));
+
+    Specification<BenchTestEntity> of(UUID operator) {
+        return (test, query, is) -> is.and(predicates(operator, test, is).toArray(Predicate[]::new));
+    }
+
+    private List<Predicate> predicates(UUID operator, Root<BenchTestEntity> test, CriteriaBuilder is) {
+        List<Predicate> all = new ArrayList<>();
+        all.add(is.equal(test.get("operatorId"), operator));
+        all.add(is.isNull(test.get("removedAt")));
+        all.add(is.isNotNull(test.get("newestNumber")));
+        KeysetOrder.words(find).forEach(word -> all.add(is.gt(is.locate(test.get("words"), word), 0)));
+        if (method != null) {
+            all.add(is.equal(test.get("method"), method.name()));
+        }
+        if (outcome != null) {
+            all.add(is.equal(test.get("outcome"), outcome.name()));
+        }
+        if (Boolean.FALSE.equals(demo)) {
+            all.add(is.isFalse(test.get("demo")));
+        }
+        if (ids != null && !ids.isEmpty()) {
+            all.add(test.get("id").in(ids));
+        }
+        if (made != null) {
+            all.add(is.isMember(made, test.<Set<UUID>>get("madeTypes")));
+        }
+        return all;
+    }
+}
