@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.eskiz.core.run.AntennaStates;
 import org.eskiz.core.run.Conditions;
+import org.eskiz.core.run.LineJunction;
 import org.eskiz.core.run.Radio;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
@@ -123,9 +124,9 @@ public final class Comparison {
 
     /** A candidate for each section. */
     public Row row(List<Candidate> filling) {
-        Run tried = place.filledWith(filling);
+        Tried tried = new Tried(place, filling);
         List<Cell> cells = IntStream.range(0, bands.size())
-                .mapToObj(band -> cell(tried, filling, band))
+                .mapToObj(band -> cell(tried, band))
                 .toList();
         Quotation offer = offer(filling);
         return new Row(
@@ -319,17 +320,17 @@ public final class Comparison {
         }
     }
 
-    private Cell cell(Run tried, List<Candidate> filling, int band) {
+    private Cell cell(Tried tried, int band) {
         Band at = bands.get(band);
         try {
-            var assessment = RunAssessment.of(tried, at.radio(), at.conditions(), antennas.get(band));
-            BandOutcome mean = BandOutcome.atTheMean(at, assessment, margins(assessment, filling, band));
+            var assessment = RunAssessment.of(tried.run(), at.radio(), at.conditions(), antennas.get(band));
+            BandOutcome mean = BandOutcome.atTheMean(at, assessment, margins(assessment, tried, band));
             Judgement judgement = Judgement.of(
                     band,
                     assessment,
                     mean,
-                    () -> unlucky(filling, band, mean.margins()),
-                    place.junctions(filling, at),
+                    () -> unlucky(tried, band, mean.margins()),
+                    LineJunction.problems(tried.parts(), at.radio(), at.unit()),
                     onBand.get(band));
             return new Cell(Optional.of(assessment), judgement);
         } catch (RunTooLossyException e) {
@@ -337,26 +338,22 @@ public final class Comparison {
         }
     }
 
-    private Margins margins(RunAssessment assessment, List<Candidate> filling, int band) {
+    private Margins margins(RunAssessment assessment, Tried tried, int band) {
         boolean isAsked = onBand.get(band).stream().anyMatch(r -> r.figure().isMargin());
         Band at = bands.get(band);
         return Margins.of(
                 assessment,
                 new Margins.Rated(
                         at.duty(),
-                        place.ratings(filling),
+                        tried.ratings(),
                         place.sections(),
                         at.unit().averagePowerW()),
                 isAsked);
     }
 
-    private Optional<BandOutcome> unlucky(List<Candidate> filling, int band, Margins margins) {
-        return place.hasTolerance(filling)
-                ? assessment(
-                                place.atTolerance(filling, 1),
-                                band,
-                                bands.get(band).conditions())
-                        .map(a -> BandOutcome.atTheMean(bands.get(band), a, margins))
-                : Optional.empty();
+    private Optional<BandOutcome> unlucky(Tried tried, int band, Margins margins) {
+        return tried.unlucky()
+                .flatMap(run -> assessment(run, band))
+                .map(a -> BandOutcome.atTheMean(bands.get(band), a, margins));
     }
 }

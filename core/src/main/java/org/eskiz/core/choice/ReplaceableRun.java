@@ -174,14 +174,18 @@ public record ReplaceableRun(
         return ratings;
     }
 
-    /** What meets in the run, with a filling, that does not belong together. */
-    List<LineJunction> junctions(List<Candidate> filling, Band at) {
+    /**
+     * The elements of a run, as far as they have to belong together.
+     *
+     * @param filled the run with the filling in it
+     */
+    List<LineJunction.Part> parts(Run filled, List<Candidate> filling) {
         List<Boolean> isBalanced =
                 new ArrayList<>(known.stream().map(Known::balanced).toList());
         for (int i = 0; i < sections.size(); i++) {
             isBalanced.set(sections.get(i), filling.get(i).balanced());
         }
-        return LineJunction.problems(LineJunction.parts(filledWith(filling), isBalanced), at.radio(), at.unit());
+        return LineJunction.parts(filled, isBalanced);
     }
 
     /** What is on offer with a filling. */

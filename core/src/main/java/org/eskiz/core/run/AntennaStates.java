@@ -15,11 +15,11 @@ public final class AntennaStates {
 
     private static final int ANGLES = 72;
 
-    private final List<PortState> states;
+    private final EndStates states;
     private final boolean angleKnown;
 
     private AntennaStates(List<PortState> states, boolean angleKnown) {
-        this.states = states;
+        this.states = EndStates.of(states);
         this.angleKnown = angleKnown;
     }
 
@@ -44,7 +44,7 @@ public final class AntennaStates {
 
     /** How many states there are. */
     public int count() {
-        return states.size();
+        return states.count();
     }
 
     /**
@@ -53,10 +53,14 @@ public final class AntennaStates {
      * @param turn which: 0 to below 1, from the first to the last
      */
     public AntennaStates at(double turn) {
-        return new AntennaStates(List.of(states.get((int) (turn * states.size()))), true);
+        return new AntennaStates(List.of(states().get((int) (turn * count()))), true);
     }
 
     List<PortState> states() {
+        return states.states();
+    }
+
+    EndStates ends() {
         return states;
     }
 
@@ -67,10 +71,7 @@ public final class AntennaStates {
 
     /** Mean magnitude of the reflection, in a real reference impedance. */
     double meanReflection(double referenceOhm) {
-        return states.stream()
-                .mapToDouble(s -> s.reflection(referenceOhm))
-                .average()
-                .orElseThrow();
+        return states.meanReflection(referenceOhm);
     }
 
     private static AntennaStates ofSwr(double swr, double referenceOhm) {

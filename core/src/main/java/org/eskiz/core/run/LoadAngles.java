@@ -1,6 +1,5 @@
 package org.eskiz.core.run;
 
-import java.util.List;
 
 /** Every angle of the load solved whole: what enters the run, what leaves it, what the radio sees. */
 final class LoadAngles {
@@ -21,16 +20,9 @@ final class LoadAngles {
         atRadio = new double[count];
     }
 
-    /**
-     * Solves them all. Written out in plain numbers: this is the innermost loop of every ledger, gone through some twenty
-     * thousand times for one, and objects for complex numbers take most of its time.
-     */
-    static LoadAngles solve(TwoPort whole, List<PortState> atAntenna, Radio radio) {
-        return solve(
-                whole,
-                atAntenna,
-                atAntenna.stream().mapToDouble(PortState::power).toArray(),
-                radio);
+    /** Solves them all: the innermost loop of every ledger, gone through some twenty thousand times for one. */
+    static LoadAngles solve(TwoPort whole, EndStates atAntenna, Radio radio) {
+        return solve(whole, atAntenna, atAntenna.power(), radio);
     }
 
     /**
@@ -40,7 +32,7 @@ final class LoadAngles {
      * @param behind the states at its end
      * @param leaving power that the antenna gets in each of them
      */
-    static LoadAngles solve(TwoPort whole, List<PortState> behind, double[] leaving, Radio radio) {
+    static LoadAngles solve(TwoPort whole, EndStates behind, double[] leaving, Radio radio) {
         double ar = whole.a().real();
         double ai = whole.a().imag();
         double br = whole.b().real();
@@ -49,13 +41,12 @@ final class LoadAngles {
         double ci = whole.c().imag();
         double dr = whole.d().real();
         double di = whole.d().imag();
-        LoadAngles angles = new LoadAngles(behind.size());
+        LoadAngles angles = new LoadAngles(behind.count());
         for (int k = 0; k < leaving.length; k++) {
-            PortState end = behind.get(k);
-            double vr = end.voltage().real();
-            double vi = end.voltage().imag();
-            double ir = end.current().real();
-            double ii = end.current().imag();
+            double vr = behind.voltageReal(k);
+            double vi = behind.voltageImag(k);
+            double ir = behind.currentReal(k);
+            double ii = behind.currentImag(k);
             double radioVr = ar * vr - ai * vi + br * ir - bi * ii;
             double radioVi = ar * vi + ai * vr + br * ii + bi * ir;
             double radioIr = cr * vr - ci * vi + dr * ir - di * ii;

@@ -21,7 +21,7 @@ public final class RunAssessment {
     private final Radio radio;
     private final Conditions conditions;
     private final Chain chain;
-    private final List<PortState> atAntenna;
+    private final EndStates atAntenna;
     private final LoadAngles angles;
     private final AntennaStates antenna;
 
@@ -52,12 +52,11 @@ public final class RunAssessment {
     }
 
     /** What stands at the antenna end: the antenna, or what a matching unit there makes of it. */
-    static List<PortState> endOfRun(Run run, Radio radio, AntennaStates antenna) {
+    static EndStates endOfRun(Run run, Radio radio, AntennaStates antenna) {
         if (radio.matching() != Matching.AT_ANTENNA) {
-            return antenna.states();
+            return antenna.ends();
         }
-        double flatOhm = run.flatTerminationOhm(radio.impedanceOhm());
-        return List.of(PortState.atImpedance(Complex.ofCartesian(flatOhm, 0)));
+        return EndStates.atResistance(run.flatTerminationOhm(radio.impedanceOhm()));
     }
 
     /** What was assessed. */
@@ -139,7 +138,7 @@ public final class RunAssessment {
 
     /** Whether the run ends in one known state, so that voltages along it have one value each. */
     public boolean isAngleKnownAlongTheRun() {
-        return atAntenna.size() == 1;
+        return atAntenna.count() == 1;
     }
 
     /**
@@ -188,7 +187,7 @@ public final class RunAssessment {
         if (!isEndKnown()) {
             return Optional.empty();
         }
-        Complex z = chain.whole().towardRadio(atAntenna.get(0)).impedance();
+        Complex z = chain.whole().towardRadio(atAntenna.states().get(0)).impedance();
         return Optional.of(new Impedance(z.real(), z.imag()));
     }
 
@@ -200,14 +199,14 @@ public final class RunAssessment {
     public List<ElementLoss> elements() {
         double[] entering = new double[chain.links().size() + 1];
         double[] sent = new double[entering.length];
-        for (int k = 0; k < atAntenna.size(); k++) {
-            double[] powers = boundaryPowers(atAntenna.get(k));
+        for (int k = 0; k < atAntenna.count(); k++) {
+            double[] powers = boundaryPowers(atAntenna.states().get(k));
             for (int i = 0; i < powers.length; i++) {
                 entering[i] += powers[i] / powers[0];
                 sent[i] += powers[i] / powers[0] * angles.enteringFraction(k);
             }
         }
-        double wattsPerSent = radio.powerW().orElse(Double.NaN) * fractionBeforeRun() / atAntenna.size();
+        double wattsPerSent = radio.powerW().orElse(Double.NaN) * fractionBeforeRun() / atAntenna.count();
         return IntStream.range(0, chain.links().size())
                 .mapToObj(i -> new ElementLoss(
                         Decibels.lossBetween(entering[i], entering[i + 1]),
@@ -219,6 +218,9 @@ public final class RunAssessment {
 
     /** The elements that are used beyond what is known of them, each kind once. */
     public List<Integer> extrapolatedElements() {
+        if (!isExtrapolated()) {
+            return List.of();
+        }
         Set<Element> seen = new HashSet<>();
         return IntStream.range(0, run.elements().size())
                 .filter(i -> run.elements().get(i).isExtrapolatedAt(conditions.frequencyMHz()))
@@ -236,7 +238,7 @@ public final class RunAssessment {
         return radio.powerW().orElseThrow() * fractionBeforeRun();
     }
 
-    List<PortState> endStates() {
+    EndStates endStates() {
         return atAntenna;
     }
 
@@ -250,8 +252,8 @@ public final class RunAssessment {
                 .map(Chain.Link::twoPort)
                 .reduce(TwoPort.THROUGH, TwoPort::then);
         double sentW = mostEnteringW();
-        return IntStream.range(0, atAntenna.size())
-                .mapToObj(k -> behind.towardRadio(atAntenna.get(k))
+        return IntStream.range(0, atAntenna.count())
+                .mapToObj(k -> behind.towardRadio(atAntenna.states().get(k))
                         .times(Math.sqrt(sentW * angles.enteringFraction(k) / angles.powerAtRadio(k))))
                 .toList();
     }

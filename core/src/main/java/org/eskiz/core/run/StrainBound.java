@@ -48,10 +48,7 @@ public record StrainBound(int element, double voltageRms, double equivalentMatch
     }
 
     private static double greatestSwr(RunAssessment a, double ohm) {
-        return a.endStates().stream()
-                .mapToDouble(s -> StandingWave.swrOf(s.reflection(ohm)))
-                .max()
-                .orElse(Double.POSITIVE_INFINITY);
+        return StandingWave.swrOf(a.endStates().greatestReflection(ohm));
     }
 
     private static double radioSideOhm(RunAssessment a, int element) {

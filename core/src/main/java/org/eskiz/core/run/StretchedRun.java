@@ -15,7 +15,7 @@ public final class StretchedRun {
     private final List<TwoPort> fixedBefore;
     private final List<LineConstants> sections;
     private final List<Double> shares;
-    private final List<PortState> behindSections;
+    private final EndStates behindSections;
     private final double[] leavingW;
     private final double fixedLossDb;
     private final double lossDbPerM;
@@ -50,9 +50,10 @@ public final class StretchedRun {
             }
         }
         TwoPort last = between;
-        List<PortState> atAntenna = RunAssessment.endOfRun(run, radio, antenna);
-        this.behindSections = atAntenna.stream().map(last::towardRadio).toList();
-        this.leavingW = atAntenna.stream().mapToDouble(PortState::power).toArray();
+        EndStates atAntenna = RunAssessment.endOfRun(run, radio, antenna);
+        this.behindSections = EndStates.of(
+                atAntenna.states().stream().map(last::towardRadio).toList());
+        this.leavingW = atAntenna.power();
         this.fixedLossDb = fixed;
         this.lossDbPerM = perM;
     }

@@ -37,6 +37,18 @@ interface CableTypeRepository extends JpaRepository<CableTypeEntity, UUID> {
             nativeQuery = true)
     void removeFavourite(UUID operator, UUID type);
 
+    /** What tells the catalogue of this moment from that of another: all that it says of types, connectors and prices. */
+    @Query(nativeQuery = true, value = """
+            select concat_ws(' ',
+                (select count(*) || ':' || coalesce(sum(cast(uuid_hash(r.id) as bigint)), 0) from cable_type_revision r),
+                (select md5(string_agg(cast(c as text), ',' order by c.position, c.id)) from connector c),
+                (select md5(string_agg(t.id || cast(t.retired_at as text), ',' order by t.id))
+                    from cable_type t where t.retired_at is not null),
+                (select 'likes' || md5(string_agg(cast(f.cable_type_id as text), ',' order by f.cable_type_id))
+                    from favourite_cable f where f.operator_id = :operator),
+                (select md5(cast(s.document as text)) from operator_settings s where s.operator_id = :operator))""")
+    String stamp(UUID operator);
+
     @Query("select coalesce(max(t.position), 0) from CableTypeEntity t")
     int lastPosition();
 

@@ -58,6 +58,22 @@ public final class Catalogue {
         this.connectorsByKey = connectors.stream().collect(Collectors.toMap(Connector::key, Function.identity()));
     }
 
+    /** The same with a locker of another moment. */
+    Catalogue lookingUp(Function<Collection<UUID>, Map<UUID, FoundPiece>> then) {
+        return new Catalogue(this, then);
+    }
+
+    private Catalogue(Catalogue same, Function<Collection<UUID>, Map<UUID, FoundPiece>> locker) {
+        this.locker = locker;
+        this.currency = same.currency;
+        this.retired = same.retired;
+        this.favourites = same.favourites;
+        this.cableTypes = same.cableTypes;
+        this.connectors = same.connectors;
+        this.typesByKey = same.typesByKey;
+        this.connectorsByKey = same.connectorsByKey;
+    }
+
     /** All of it that a comparison without pieces of the locker rests on; equal for two catalogues that say the same. */
     public State state() {
         return new State(

@@ -1,5 +1,7 @@
 package org.eskiz.server.catalogue;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
@@ -21,6 +23,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CatalogueService {
 
+    private static final int MOST_KNOWN = 8;
+
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
     private final ConnectorRepository connectors;
@@ -30,6 +34,9 @@ public class CatalogueService {
 
     /** By revision, which never changes; so two servers on one database cannot disagree. */
     private final Map<UUID, CableType> byRevision = new ConcurrentHashMap<>();
+
+    private final Cache<Moment, Catalogue> known =
+            Caffeine.newBuilder().maximumSize(MOST_KNOWN).build();
 
     CatalogueService(
             CableTypeRepository types,
@@ -46,12 +53,29 @@ public class CatalogueService {
         this.locker = locker;
     }
 
-    /** The catalogue as it stands, every type at its newest revision, at the prices that the operator pays. */
-    @Transactional(readOnly = true)
+    /**
+     * The catalogue as it stands, every type at its newest revision, at the prices that the operator pays. It changes seldom and
+     * is asked for with every key: what was read is kept as long as the database tells the same stamp.
+     */
     public Catalogue current() {
-        Settings prices = settings.get();
-        return with(prices.currency(), t -> t.pricedFor(prices), c -> c.pricedFor(prices));
+        UUID operator = operators.current();
+        var now = new Moment(operator, types.stamp(operator));
+        Catalogue kept = known.getIfPresent(now);
+        return (kept == null ? read(now) : kept).lookingUp(wanted -> locker.getObject()
+                .find(wanted, operator));
     }
+
+    private Catalogue read(Moment moment) {
+        Settings prices = settings.get();
+        Catalogue read = with(prices.currency(), t -> t.pricedFor(prices), c -> c.pricedFor(prices));
+        // what was changed while it was read belongs to no moment
+        if (types.stamp(moment.operator()).equals(moment.stamp())) {
+            known.put(moment, read);
+        }
+        return read;
+    }
+
+    private record Moment(UUID operator, String stamp) {}
 
     /** The same at the prices that are stored with it: what files carry, and are compared with. */
     @Transactional(readOnly = true)
