@@ -44,13 +44,14 @@ start() {
     127.0.0.1 | localhost) ;;
     *) fail "ESKIZ_BIND must be loopback while there is no sign-in, not \"$ESKIZ_BIND\"" ;;
   esac
-  need_java
   need_postgres
   data_folder
   claim_data_folder
   check_free_space
   lock_data_folder
   digest=$(source_digest)
+  # what built this version runs it
+  { [ -d "$DATA/app/$digest" ] && command -v "$(java_program java)" >/dev/null; } || need_java
   if server_pid >/dev/null; then
     report_running "$digest"
     return
@@ -60,10 +61,11 @@ start() {
   at_exit stop_everything
   start_database
   bring_up_schema "$digest"
-  start_stand_ins "$digest" "$port"
+  find_stand_in_ports "$port"
   start_server "$digest" "$port"
   printf '%s\n' "$port" >"$DATA/server.last-port"
   wait_until_ready "$port"
+  start_stand_ins "$digest"
   say "Eskiz is running at $(address "$port")"
   if [ -n "$background" ]; then
     ENDINGS=()

@@ -45,7 +45,7 @@ start_server() {
     export ESKIZ_LOG=$DATA/log ESKIZ_LOG_FILE=$DATA/log/server.log LOGGING_THRESHOLD_CONSOLE=OFF
     exec "${AS_OWNER[@]}" setsid bash "$app/keep-server.sh" "$DATA/server.pid" "$DATA/log/server.out" \
       "$(java_program java)" -XX:+UseSerialGC -Xmx256m -XX:+ExitOnOutOfMemoryError "$jvm" -Xlog:disable \
-      -jar "$app/eskiz.jar" >/dev/null 2>&1 9>&-
+      -Dspring.aot.enabled=true -jar "$app/eskiz.jar" >/dev/null 2>&1 9>&-
   ) &
   printf '%s\n' $! >"$DATA/keeper.pid"
 }
@@ -102,14 +102,32 @@ start_again() {
 
 # ---------------------------------------------------------------- stand-ins for instruments
 
-# Each is a program of its own at a port of this machine; without one the bench goes on with what is typed.
+# Which ports they will have; none for one whose port is taken: the bench goes on with what is typed.
+find_stand_in_ports() {
+  local port=$1 beside=5024
+  [ "$WITH_DEMO" = true ] || return 0
+  [ "$port" -eq 8080 ] || beside=$port
+  ANALYSER=$(free_port_for analyser "${ESKIZ_ANALYSER_PORT:-$((beside + 1))}")
+  WATTMETER=$(free_port_for wattmeter "${ESKIZ_WATTMETER_PORT:-$((beside + 2))}")
+}
+
+free_port_for() {
+  if process_of "$1" >/dev/null || ! port_is_taken "$2"; then
+    printf %s "$2"
+  else
+    say "the stand-in $1 is left out: port $2 is taken by another program" >&2
+  fi
+}
+
+# Each is a program of its own at a port of this machine. Nobody needs one before the bench is open: they wait for the server.
+start_stand_ins() {
+  [ -z "$ANALYSER" ] || start_stand_in analyser AnalyserProgram "$ANALYSER" "$1"
+  [ -z "$WATTMETER" ] || start_stand_in wattmeter WattmeterProgram "$WATTMETER" "$1"
+}
+
 start_stand_in() {
   local name=$1 program=$2 port=$3 app=$DATA/app/$4
   process_of "$name" >/dev/null && return
-  if port_is_taken "$port"; then
-    say "the stand-in $name is left out: port $port is taken by another program"
-    return 1
-  fi
   (
     cd "$DATA" || exit 1
     exec "${AS_OWNER[@]}" setsid "$(java_program java)" -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -Xmx64m \
@@ -118,17 +136,8 @@ start_stand_in() {
   printf '%s\n' $! >"$DATA/$name.pid"
 }
 
-start_stand_ins() {
-  local digest=$1 port=$2 beside=5024
-  [ "$WITH_DEMO" = true ] || return 0
-  [ "$port" -eq 8080 ] || beside=$port
-  ANALYSER=${ESKIZ_ANALYSER_PORT:-$((beside + 1))}
-  WATTMETER=${ESKIZ_WATTMETER_PORT:-$((beside + 2))}
-  start_stand_in analyser AnalyserProgram "$ANALYSER" "$digest" || ANALYSER=
-  start_stand_in wattmeter WattmeterProgram "$WATTMETER" "$digest" || WATTMETER=
-}
-
+# They keep nothing that would have to be put away.
 stop_stand_ins() {
-  end_process analyser 50
-  end_process wattmeter 50
+  end_process analyser 0
+  end_process wattmeter 0
 }

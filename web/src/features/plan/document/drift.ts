@@ -16,7 +16,7 @@ const MOST_TOLD = 3;
 /** The figures of the day of a decision, in a line: what arrived on its bands, and what it cost. */
 export function figuresOfThatDay(then: Row, plan: Plan, reading: Reading): string {
   const bands = bandsOf(plan).flatMap((band) => {
-    const cell = then.cells.find((c) => c.bandId !== null && c.bandId === band.id);
+    const cell = then.cells.find((c) => c.bandId !== undefined && c.bandId === band.id);
     if (!cell || cell.totalLossDb === null) return [];
     const level = { lossDb: cell.totalLossDb, watts: cell.powerAtAntennaW };
     const shown = level.watts === null ? shownReading(reading, false) : reading;
@@ -36,7 +36,7 @@ export function driftOf(
   const old: string[] = [];
   const fresh: string[] = [];
   bandsOf(plan).forEach((band, i) => {
-    const before = then.cells.find((c) => c.bandId !== null && c.bandId === band.id);
+    const before = then.cells.find((c) => c.bandId !== undefined && c.bandId === band.id);
     const after = now.cells[i];
     const lost = [before?.totalLossDb ?? null, after?.totalLossDb ?? null] as const;
     if (lost[0] === null || lost[1] === null || Math.abs(lost[0] - lost[1]) < NOTEWORTHY_DB) return;

@@ -344,10 +344,7 @@ public final class Comparison {
         return Margins.of(
                 assessment,
                 new Margins.Rated(
-                        at.duty(),
-                        tried.ratings(),
-                        place.sections(),
-                        at.unit().averagePowerW()),
+                        at.duty(), tried.ratings(), place.sections(), at.unit().averagePowerW()),
                 isAsked);
     }
 

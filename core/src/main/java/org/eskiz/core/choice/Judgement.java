@@ -45,26 +45,41 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
             List<LineJunction> junctions,
             List<Requirement.OnBand> asked) {
         BandOutcome worstAngle = mean.atTheWorstAngle(assessment);
-        boolean isAnyMet = asked.stream().anyMatch(r -> isMet(r, mean));
-        Optional<BandOutcome> off = isAnyMet ? unlucky.get() : Optional.empty();
+        Optional<BandOutcome> off = isAnyMet(asked, mean) ? unlucky.get() : Optional.empty();
         List<Reason> reasons = new ArrayList<>();
         asked.forEach(r -> reason(band, r, mean, worstAngle, off).ifPresent(reasons::add));
         reasons.addAll(ratings(band, mean.margins(), asked));
         unit(band, assessment, mean.band().unit()).ifPresent(reasons::add);
-        junctions.stream()
-                .filter(j -> j.problem() != LineJunction.Problem.OTHER_IMPEDANCE)
-                .findFirst()
-                .ifPresent(j -> reasons.add(Reason.balanced(band, j.element(), j.ohm())));
+        if (!junctions.isEmpty()) {
+            junctions.stream()
+                    .filter(j -> j.problem() != LineJunction.Problem.OTHER_IMPEDANCE)
+                    .findFirst()
+                    .ifPresent(j -> reasons.add(Reason.balanced(band, j.element(), j.ohm())));
+        }
         assessment
                 .extrapolatedElements()
                 .forEach(e -> reasons.add(
                         Reason.extrapolated(band, e, assessment.conditions().frequencyMHz())));
-        reasons.sort(Comparator.comparing(Reason::cause));
+        if (reasons.size() > 1) {
+            reasons.sort(Comparator.comparing(Reason::cause));
+        }
         return new Judgement(reasons, leastSpareDb(asked, mean));
+    }
+
+    private static boolean isAnyMet(List<Requirement.OnBand> asked, BandOutcome mean) {
+        for (Requirement.OnBand one : asked) {
+            if (isMet(one, mean)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** An overloaded part fails, asked or not; one that is nearly so is told unless more is asked of it anyway. */
     private static List<Reason> ratings(int band, Margins margins, List<Requirement.OnBand> asked) {
+        if (margins.heat().isEmpty() && margins.voltage().isEmpty()) {
+            return List.of();
+        }
         List<Reason> reasons = new ArrayList<>();
         margins.heat()
                 .flatMap(b -> rating(band, b, Cause.TOO_HOT, Cause.NEARLY_TOO_HOT))
@@ -114,7 +129,16 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
     }
 
     static OptionalDouble leastSpareDb(List<Requirement.OnBand> asked, BandOutcome at) {
-        return asked.stream().flatMapToDouble(r -> r.spareDb(at).stream()).min();
+        double least = Double.POSITIVE_INFINITY;
+        boolean isKnown = false;
+        for (Requirement.OnBand one : asked) {
+            OptionalDouble spareDb = one.spareDb(at);
+            if (spareDb.isPresent()) {
+                least = Math.min(least, spareDb.getAsDouble());
+                isKnown = true;
+            }
+        }
+        return isKnown ? OptionalDouble.of(least) : OptionalDouble.empty();
     }
 
     private static boolean isMet(Requirement.OnBand asked, BandOutcome at) {

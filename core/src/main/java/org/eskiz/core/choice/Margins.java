@@ -1,7 +1,5 @@
 package org.eskiz.core.choice;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -70,28 +68,28 @@ record Margins(
         }
         StrainBound[] most = StrainBound.of(assessment);
         Strain strain = Strain.on(assessment);
-        List<Bearing> heat = new ArrayList<>();
-        List<Bearing> voltage = new ArrayList<>();
+        Optional<Bearing> heat = unit(assessment, rated);
+        Optional<Bearing> voltage = Optional.empty();
         for (int i = 0; i < most.length; i++) {
             if (!assessment.run().elements().get(i).isAbsent()) {
                 int part = i;
                 DoubleFunction<OptionalDouble> ofHeat = w -> powerMargin(assessment, rated, part, w);
-                bearing(
+                heat = least(
+                        heat,
+                        bearing(
                                 i,
                                 isAsked,
                                 most[i].equivalentMatchedPowerW(),
                                 ofHeat,
-                                () -> strain.equivalentMatchedPowerW(part))
-                        .ifPresent(heat::add);
+                                () -> strain.equivalentMatchedPowerW(part)));
                 DoubleFunction<OptionalDouble> ofVoltage = v -> voltageMargin(rated, part, v);
-                bearing(i, isAsked, most[i].voltageRms(), ofVoltage, () -> strain.voltageRms(part))
-                        .ifPresent(voltage::add);
+                voltage = least(
+                        voltage, bearing(i, isAsked, most[i].voltageRms(), ofVoltage, () -> strain.voltageRms(part)));
             }
         }
-        unit(assessment, rated).ifPresent(heat::add);
         return new Margins(
-                heat.stream().min(Comparator.comparingDouble(Bearing::margin)),
-                voltage.stream().min(Comparator.comparingDouble(Bearing::margin)),
+                heat,
+                voltage,
                 isKnown(assessment, rated, r -> r.average().isPresent()),
                 isKnown(assessment, rated, r -> r.peakVoltageV().isPresent()));
     }
@@ -116,10 +114,21 @@ record Margins(
                 : Optional.empty();
     }
 
+    private static Optional<Bearing> least(Optional<Bearing> one, Optional<Bearing> other) {
+        if (one.isEmpty() || other.isEmpty()) {
+            return one.isEmpty() ? other : one;
+        }
+        return other.get().margin() < one.get().margin() ? other : one;
+    }
+
     private static boolean isKnown(RunAssessment assessment, Rated rated, Predicate<Ratings> isStated) {
-        return rated.chosen().stream()
-                .filter(i -> !assessment.run().elements().get(i).isAbsent())
-                .allMatch(i -> isStated.test(rated.ratings().get(i)));
+        for (int section : rated.chosen()) {
+            if (!assessment.run().elements().get(section).isAbsent()
+                    && !isStated.test(rated.ratings().get(section))) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static OptionalDouble voltageMargin(Rated rated, int element, double voltageRms) {

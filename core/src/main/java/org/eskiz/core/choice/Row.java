@@ -65,7 +65,20 @@ public record Row(
 
     /** The worst of its bands and of the run as a whole. */
     public Verdict verdict() {
-        return allReasons().map(r -> r.cause().verdict()).reduce(Verdict.PASS, Verdict::and);
+        // asked for with every comparison of two rows
+        Verdict worst = worstOf(ofRun, Verdict.PASS);
+        for (Cell cell : cells) {
+            worst = worstOf(cell.judgement().reasons(), worst);
+        }
+        return worst;
+    }
+
+    private static Verdict worstOf(List<Reason> reasons, Verdict before) {
+        Verdict worst = before;
+        for (Reason reason : reasons) {
+            worst = worst.and(reason.cause().verdict());
+        }
+        return worst;
     }
 
     /**
@@ -157,7 +170,11 @@ public record Row(
 
     /** Spare of the band that has least, dB; positive infinity where nothing is asked. */
     public double leastSpareDb() {
-        return cells.stream().mapToDouble(Cell::spareDb).min().orElse(Double.POSITIVE_INFINITY);
+        double least = Double.POSITIVE_INFINITY;
+        for (Cell cell : cells) {
+            least = Math.min(least, cell.spareDb());
+        }
+        return least;
     }
 
     private double spareDb(Reason reason) {

@@ -53,7 +53,7 @@ public final class AntennaStates {
      * @param turn which: 0 to below 1, from the first to the last
      */
     public AntennaStates at(double turn) {
-        return new AntennaStates(List.of(states().get((int) (turn * count()))), true);
+        return new AntennaStates(List.of(states.state((int) (turn * count()))), true);
     }
 
     List<PortState> states() {

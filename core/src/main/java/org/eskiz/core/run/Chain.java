@@ -1,7 +1,6 @@
 package org.eskiz.core.run;
 
 import java.util.List;
-import java.util.stream.IntStream;
 
 /**
  * A run at one frequency and temperature, as two-ports.
@@ -19,29 +18,46 @@ record Chain(List<Link> links, TwoPort whole) {
     record Link(TwoPort twoPort, double matchedLossDb) {}
 
     static Chain of(Run run, Conditions conditions, double radioOhm) {
-        refuseHopelessLoss(run, conditions);
-        List<Link> links = IntStream.range(0, run.elements().size())
-                .mapToObj(i -> link(run, i, conditions, radioOhm))
-                .toList();
-        TwoPort whole = links.stream().map(Link::twoPort).reduce(TwoPort.THROUGH, TwoPort::then);
-        return new Chain(links, whole);
+        double[] heatDb = heatDb(run, conditions);
+        Link[] links = new Link[heatDb.length];
+        TwoPort whole = TwoPort.THROUGH;
+        for (int i = 0; i < links.length; i++) {
+            links[i] = link(run, i, heatDb[i], conditions, radioOhm);
+            whole = i == 0 ? links[i].twoPort() : whole.then(links[i].twoPort());
+        }
+        return new Chain(List.of(links), whole);
     }
 
-    private static void refuseHopelessLoss(Run run, Conditions conditions) {
-        double heatDb = run.heatDb(conditions.frequencyMHz(), conditions.ambientC());
-        if (!(heatDb <= Run.MAX_MATCHED_LOSS_DB)) {
-            throw new RunTooLossyException(heatDb, conditions.frequencyMHz());
+    /** What each element turns into heat between terminations of its own impedance; more than can be assessed is refused. */
+    private static double[] heatDb(Run run, Conditions conditions) {
+        double[] heatDb = new double[run.elements().size()];
+        double sum = 0;
+        for (int i = 0; i < heatDb.length; i++) {
+            heatDb[i] = run.elements().get(i).heatDb(conditions.frequencyMHz(), conditions.ambientC());
+            sum += heatDb[i];
         }
+        if (!(sum <= Run.MAX_MATCHED_LOSS_DB)) {
+            throw new RunTooLossyException(sum, conditions.frequencyMHz());
+        }
+        return heatDb;
     }
 
     double matchedLossDb() {
-        return links.stream().mapToDouble(Link::matchedLossDb).sum();
+        double sum = 0;
+        for (Link link : links) {
+            sum += link.matchedLossDb();
+        }
+        return sum;
     }
 
     /** One element of a run, in the impedance where it stands. */
     static Link link(Run run, int index, Conditions at, double radioOhm) {
+        double heatDb = run.elements().get(index).heatDb(at.frequencyMHz(), at.ambientC());
+        return link(run, index, heatDb, at, radioOhm);
+    }
+
+    private static Link link(Run run, int index, double heatDb, Conditions at, double radioOhm) {
         Element element = run.elements().get(index);
-        double heatDb = element.heatDb(at.frequencyMHz(), at.ambientC());
         if (element instanceof Element.Line line) {
             return new Link(
                     LineConstants.of(line.cable(), at.frequencyMHz(), at.ambientC())

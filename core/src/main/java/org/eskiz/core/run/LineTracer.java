@@ -14,9 +14,6 @@ final class LineTracer {
     /** Points on each half wavelength, so that a drawn standing wave is smooth. */
     private static final int POINTS_PER_HALF_WAVE = 16;
 
-    /** Damped more than this, α over β, the hump of a wave lies beside its crest. */
-    private static final double MOST_DAMPED = 0.01;
-
     private static final int LEAST_POINTS = 65;
     private static final int MOST_POINTS = 721;
 
@@ -53,16 +50,6 @@ final class LineTracer {
                 matchedPowerW(heat.value()),
                 constants.gamma().imag() * line.lengthM() / (2 * Math.PI),
                 1e9 * line.lengthM() / line.cable().speed());
-    }
-
-    /** The largest voltage, V, at the worst angle of the load. */
-    double maxVoltageRms() {
-        return Math.sqrt(quickly(LineWaves::voltageSquared).value());
-    }
-
-    /** The matched power that would heat the line as much as its hottest spot is heated, at the worst angle of the load. */
-    double equivalentMatchedPowerW() {
-        return matchedPowerW(quickly(LineWaves::heat).value());
     }
 
     private double matchedPowerW(double heatWPerM) {
@@ -107,28 +94,6 @@ final class LineTracer {
                 .map(w -> figure.apply(w).greatest(line.lengthM()))
                 .max(Comparator.comparingDouble(Ripple.Greatest::value))
                 .orElseThrow();
-    }
-
-    /**
-     * The same, worked out at one angle of the load only: the one at which the figure is greatest on its crests. It is not told
-     * from its neighbours by less than a thousandth.
-     */
-    private Ripple.Greatest quickly(Function<LineWaves, Ripple> figure) {
-        if (constants.gamma().real() > MOST_DAMPED * constants.gamma().imag()) {
-            return greatest(figure);
-        }
-        double growth = Math.exp(2 * constants.gamma().real() * line.lengthM());
-        Ripple worst = figure.apply(waves.get(0));
-        double most = worst.nearlyGreatest(line.lengthM(), growth);
-        for (LineWaves wave : waves.subList(1, waves.size())) {
-            Ripple along = figure.apply(wave);
-            double here = along.nearlyGreatest(line.lengthM(), growth);
-            if (here > most) {
-                most = here;
-                worst = along;
-            }
-        }
-        return worst.greatest(line.lengthM());
     }
 
     private double halfWaveM() {

@@ -1,6 +1,5 @@
 package org.eskiz.core.run;
 
-
 /** Every angle of the load solved whole: what enters the run, what leaves it, what the radio sees. */
 final class LoadAngles {
 

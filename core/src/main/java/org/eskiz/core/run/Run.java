@@ -1,9 +1,6 @@
 package org.eskiz.core.run;
 
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
-import java.util.OptionalDouble;
 
 /**
  * A feed line run.
@@ -23,13 +20,6 @@ public record Run(List<Element> elements) {
         return new Run(List.of(elements));
     }
 
-    /** What the elements turn into heat together, each between terminations of its own impedance, in dB. */
-    double heatDb(double frequencyMHz, double ambientC) {
-        return elements.stream()
-                .mapToDouble(e -> e.heatDb(frequencyMHz, ambientC))
-                .sum();
-    }
-
     /**
      * The impedance in which a pad or the loss of a transformer stands, so that bare terminals on a line of 450 Ω are a pad of
      * 450 Ω and do not seem to eat the power of a high standing wave.
@@ -43,28 +33,29 @@ public record Run(List<Element> elements) {
         if (element instanceof Element.Pad pad && pad.impedanceOhm().isPresent()) {
             return pad.impedanceOhm().getAsDouble();
         }
-        OptionalDouble ahead = element instanceof Element.Transformer
-                ? OptionalDouble.empty()
-                : nearestLineOhm(elements.subList(index + 1, elements.size()));
-        if (ahead.isPresent()) {
-            return ahead.getAsDouble();
+        double ahead = element instanceof Element.Transformer ? Double.NaN : nearestLineOhm(index, 1);
+        if (!Double.isNaN(ahead)) {
+            return ahead;
         }
-        List<Element> before = new ArrayList<>(elements.subList(0, index));
-        Collections.reverse(before);
-        return nearestLineOhm(before).orElseGet(() -> stationOhm(index, radioOhm));
+        double before = nearestLineOhm(index, -1);
+        return Double.isNaN(before) ? stationOhm(index, radioOhm) : before;
     }
 
-    /** Of the first line that is met, unless a transformer is met before. */
-    private static OptionalDouble nearestLineOhm(List<Element> from) {
-        for (Element element : from) {
-            if (element instanceof Element.Line line && !line.isAbsent()) {
-                return OptionalDouble.of(line.cable().impedanceOhm());
+    /**
+     * Of the first line that is met from an element on, unless a transformer is met before; else no number.
+     *
+     * @param step 1 toward the antenna, −1 toward the radio
+     */
+    private double nearestLineOhm(int from, int step) {
+        for (int i = from + step; i >= 0 && i < elements.size(); i += step) {
+            if (elements.get(i) instanceof Element.Line line && !line.isAbsent()) {
+                return line.cable().impedanceOhm();
             }
-            if (element instanceof Element.Transformer) {
+            if (elements.get(i) instanceof Element.Transformer) {
                 break;
             }
         }
-        return OptionalDouble.empty();
+        return Double.NaN;
     }
 
     /** The impedance of the station where an element begins: the radio's, times the ratios of the transformers before it. */

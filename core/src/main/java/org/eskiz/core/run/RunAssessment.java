@@ -76,7 +76,12 @@ public final class RunAssessment {
 
     /** Whether any element's loss at this frequency is an extrapolation beyond what is known of it. */
     public boolean isExtrapolated() {
-        return run.elements().stream().anyMatch(e -> e.isExtrapolatedAt(conditions.frequencyMHz()));
+        for (Element element : run.elements()) {
+            if (element.isExtrapolatedAt(conditions.frequencyMHz())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Sum over the elements of what each loses into its own impedance, dB. */
@@ -187,7 +192,7 @@ public final class RunAssessment {
         if (!isEndKnown()) {
             return Optional.empty();
         }
-        Complex z = chain.whole().towardRadio(atAntenna.states().get(0)).impedance();
+        Complex z = chain.whole().towardRadio(atAntenna.state(0)).impedance();
         return Optional.of(new Impedance(z.real(), z.imag()));
     }
 
@@ -200,7 +205,7 @@ public final class RunAssessment {
         double[] entering = new double[chain.links().size() + 1];
         double[] sent = new double[entering.length];
         for (int k = 0; k < atAntenna.count(); k++) {
-            double[] powers = boundaryPowers(atAntenna.states().get(k));
+            double[] powers = boundaryPowers(atAntenna.state(k));
             for (int i = 0; i < powers.length; i++) {
                 entering[i] += powers[i] / powers[0];
                 sent[i] += powers[i] / powers[0] * angles.enteringFraction(k);
@@ -248,14 +253,23 @@ public final class RunAssessment {
      * @param boundary 0 at the radio, then behind each element
      */
     List<PortState> statesAt(int boundary) {
-        TwoPort behind = chain.links().subList(boundary, chain.links().size()).stream()
-                .map(Chain.Link::twoPort)
-                .reduce(TwoPort.THROUGH, TwoPort::then);
-        double sentW = mostEnteringW();
+        EndStates there = atAntenna;
+        for (int i = chain.links().size() - 1; i >= boundary; i--) {
+            there = there.before(twoPort(i));
+        }
+        EndStates unscaled = there;
         return IntStream.range(0, atAntenna.count())
-                .mapToObj(k -> behind.towardRadio(atAntenna.states().get(k))
-                        .times(Math.sqrt(sentW * angles.enteringFraction(k) / angles.powerAtRadio(k))))
+                .mapToObj(k -> unscaled.state(k).times(scale(k)))
                 .toList();
+    }
+
+    TwoPort twoPort(int element) {
+        return chain.links().get(element).twoPort();
+    }
+
+    /** What the states of one angle of the load have to be multiplied by, so that they are r.m.s. at the power that enters. */
+    double scale(int angle) {
+        return Math.sqrt(enteringW(angle) / angles.powerAtRadio(angle));
     }
 
     /** Power that enters the run at one angle of the load, W. */

@@ -53,12 +53,21 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
         return new RunProfile(lines, pads);
     }
 
-    static PadProfile pad(int element, RunAssessment assessment) {
-        double radioSideOhm =
-                assessment.run().standingOhm(element, assessment.radio().impedanceOhm());
-        double antennaSideOhm = assessment.run().elements().get(element) instanceof Element.Transformer t
-                ? radioSideOhm * t.impedanceRatio()
-                : radioSideOhm;
+    /** The impedance in which a part stands, on its radio side. */
+    static double radioSideOhm(int element, RunAssessment assessment) {
+        return assessment.run().standingOhm(element, assessment.radio().impedanceOhm());
+    }
+
+    /** Likewise on its antenna side. */
+    static double antennaSideOhm(int element, RunAssessment assessment) {
+        double ratio =
+                assessment.run().elements().get(element) instanceof Element.Transformer t ? t.impedanceRatio() : 1;
+        return ratio * radioSideOhm(element, assessment);
+    }
+
+    private static PadProfile pad(int element, RunAssessment assessment) {
+        double radioSideOhm = radioSideOhm(element, assessment);
+        double antennaSideOhm = antennaSideOhm(element, assessment);
         List<PortState> radioSides = assessment.statesAt(element);
         List<PortState> antennaSides = assessment.statesAt(element + 1);
         double volts = 0;

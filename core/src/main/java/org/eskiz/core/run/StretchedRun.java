@@ -49,10 +49,8 @@ public final class StretchedRun {
                 fixed += element.heatDb(frequencyMHz, conditions.ambientC());
             }
         }
-        TwoPort last = between;
         EndStates atAntenna = RunAssessment.endOfRun(run, radio, antenna);
-        this.behindSections = EndStates.of(
-                atAntenna.states().stream().map(last::towardRadio).toList());
+        this.behindSections = atAntenna.before(between);
         this.leavingW = atAntenna.power();
         this.fixedLossDb = fixed;
         this.lossDbPerM = perM;

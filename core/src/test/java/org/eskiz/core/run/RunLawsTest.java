@@ -92,7 +92,7 @@ class RunLawsTest {
         TwoPort whole = Chain.of(run, at, 50).whole();
         Complex load = Complex.ofCartesian(resistanceOhm, reactanceOhm);
         PortState back = whole.towardAntenna(whole.towardRadio(PortState.atImpedance(load)));
-        double digitsLost = Math.pow(10, run.heatDb(at.frequencyMHz(), at.ambientC()) / 10);
+        double digitsLost = Math.pow(10, Chain.of(run, at, 50).matchedLossDb() / 10);
         assertThat(back.impedance().subtract(load).abs()).isLessThanOrEqualTo(1e-8 * digitsLost * load.abs());
     }
 

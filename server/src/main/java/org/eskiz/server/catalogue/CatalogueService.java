@@ -61,8 +61,8 @@ public class CatalogueService {
         UUID operator = operators.current();
         var now = new Moment(operator, types.stamp(operator));
         Catalogue kept = known.getIfPresent(now);
-        return (kept == null ? read(now) : kept).lookingUp(wanted -> locker.getObject()
-                .find(wanted, operator));
+        return (kept == null ? read(now) : kept)
+                .lookingUp(wanted -> locker.getObject().find(wanted, operator));
     }
 
     private Catalogue read(Moment moment) {

@@ -1,5 +1,8 @@
 package org.eskiz.server.comparison;
 
+import static com.fasterxml.jackson.annotation.JsonInclude.Include.NON_NULL;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.math.BigDecimal;
 import java.util.List;
@@ -219,7 +222,7 @@ public record ComparisonResponse(
      * @param worstAngleLossDb total loss at the worst angle of the load; equal to the total where the angle is known
      */
     public record CellResponse(
-            @Nullable String bandId,
+            @JsonInclude(NON_NULL) @Nullable String bandId,
             @Nullable Double totalLossDb,
             @Nullable Double powerAtAntennaW,
             @Nullable Double worstAngleLossDb,
@@ -239,9 +242,9 @@ public record ComparisonResponse(
             Verdict verdict,
             @Nullable Integer band,
             @Nullable Integer requirement,
-            @Nullable String bandId,
+            @JsonInclude(NON_NULL) @Nullable String bandId,
             @Nullable Integer element,
-            @Nullable String elementId,
+            @JsonInclude(NON_NULL) @Nullable String elementId,
             ReasonValuesResponse values) {}
 
     /**
@@ -255,10 +258,10 @@ public record ComparisonResponse(
      *     impedance in Ω of a balanced line
      */
     public record ReasonValuesResponse(
-            RequirementSpec.@Nullable Kind kind,
+            @JsonInclude(NON_NULL) RequirementSpec.@Nullable Kind kind,
             @Nullable Double asked,
             @Nullable Double reached,
-            @Nullable String currency) {}
+            @JsonInclude(NON_NULL) @Nullable String currency) {}
 
     /**
      * A cell with its elements.
