@@ -124,7 +124,7 @@ const SOME_PART: RunPart = { name: 'a part', isCable: false };
 export function reasonText(reason: Reason, band: string, part: RunPart = SOME_PART): string {
   const { kind, reached } = reason.values;
   const on = band ? ` on ${band}` : '';
-  if (kind === null) return partText(reason, on, part) ?? codeText(reason.code);
+  if (kind == null) return partText(reason, on, part) ?? codeText(reason.code);
   switch (reason.code) {
     case 'MISSED':
       return missedText(reason, kind, on);

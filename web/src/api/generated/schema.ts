@@ -2015,7 +2015,8 @@ export interface components {
             rowId?: string;
         };
         CellResponse: {
-            bandId: string | null;
+            /** @description left out where the request gave none */
+            bandId?: string | null;
             /** Format: double */
             powerAtAntennaW: number | null;
             /** Format: double */
@@ -3296,11 +3297,13 @@ export interface components {
         ReasonResponse: {
             /** Format: int32 */
             band: number | null;
-            bandId: string | null;
+            /** @description left out where the request gave none */
+            bandId?: string | null;
             code: string;
             /** Format: int32 */
             element: number | null;
-            elementId: string | null;
+            /** @description left out where the request gave none */
+            elementId?: string | null;
             /** Format: int32 */
             requirement: number | null;
             values: components["schemas"]["ReasonValuesResponse"];
@@ -3310,9 +3313,13 @@ export interface components {
         ReasonValuesResponse: {
             /** Format: double */
             asked: number | null;
-            currency: string | null;
-            /** @enum {string|null} */
-            kind: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | "MOST_S_UNITS" | "WITHIN_GAIN" | "MOST_RECEIVE_PENALTY" | "LEAST_POWER_MARGIN" | "LEAST_VOLTAGE_MARGIN" | "BUDGET" | "MOST_MASS" | "MOST_MASS_ON_MAST" | "DUCT_BORE" | "BEND_ONCE" | "BEND_REPEATED" | "COLDEST_UNROLLING" | "SUN" | "WATER" | "BURIAL" | "REPEATED_FLEXING" | "IMPEDANCE" | "CONNECTORS" | null;
+            /** @description left out for what is no money */
+            currency?: string | null;
+            /**
+             * @description left out where no requirement is concerned
+             * @enum {string|null}
+             */
+            kind?: "LEAST_POWER" | "MOST_LOSS" | "LEAST_PERCENT" | "MOST_S_UNITS" | "WITHIN_GAIN" | "MOST_RECEIVE_PENALTY" | "LEAST_POWER_MARGIN" | "LEAST_VOLTAGE_MARGIN" | "BUDGET" | "MOST_MASS" | "MOST_MASS_ON_MAST" | "DUCT_BORE" | "BEND_ONCE" | "BEND_REPEATED" | "COLDEST_UNROLLING" | "SUN" | "WATER" | "BURIAL" | "REPEATED_FLEXING" | "IMPEDANCE" | "CONNECTORS" | null;
             /** Format: double */
             reached: number | null;
         };

@@ -29,13 +29,6 @@ interface BenchTestRevisionRepository extends Repository<BenchTestRevisionEntity
             and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
     List<BenchTestRevisionEntity> newestOf(Collection<UUID> pieces, UUID operator);
 
-    /** The newest of every test of any piece. */
-    @Query("""
-            select r from BenchTestRevisionEntity r join BenchTestEntity t on t.id = r.key.testId
-            where t.operatorId = :operator and t.removedAt is null and r.pieceId is not null
-            and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
-    List<BenchTestRevisionEntity> newestOfPieces(UUID operator);
-
     /** Every revision of a test, the newest first. */
     @Query("select r from BenchTestRevisionEntity r where r.key.testId = :test order by r.key.number desc")
     List<BenchTestRevisionEntity> history(UUID test);

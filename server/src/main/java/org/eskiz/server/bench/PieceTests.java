@@ -35,12 +35,6 @@ public class PieceTests {
         return byPiece(revisions.newestOf(pieces, operator), connectors);
     }
 
-    /** Of every piece that has any. */
-    @Transactional(readOnly = true)
-    public Map<UUID, List<PieceTest>> all(UUID operator, Catalogue connectors) {
-        return byPiece(revisions.newestOfPieces(operator), connectors);
-    }
-
     private Map<UUID, List<PieceTest>> byPiece(List<BenchTestRevisionEntity> newest, Catalogue connectors) {
         return read(newest, connectors)
                 .sorted(Comparator.comparing(PieceTest::on))

@@ -222,7 +222,9 @@ public record ComparisonResponse(
      * @param worstAngleLossDb total loss at the worst angle of the load; equal to the total where the angle is known
      */
     public record CellResponse(
-            @JsonInclude(NON_NULL) @Nullable String bandId,
+            @Schema(description = "left out where the request gave none") @JsonInclude(NON_NULL) @Nullable
+            String bandId,
+
             @Nullable Double totalLossDb,
             @Nullable Double powerAtAntennaW,
             @Nullable Double worstAngleLossDb,
@@ -242,15 +244,21 @@ public record ComparisonResponse(
             Verdict verdict,
             @Nullable Integer band,
             @Nullable Integer requirement,
-            @JsonInclude(NON_NULL) @Nullable String bandId,
+
+            @Schema(description = "left out where the request gave none") @JsonInclude(NON_NULL) @Nullable
+            String bandId,
+
             @Nullable Integer element,
-            @JsonInclude(NON_NULL) @Nullable String elementId,
+
+            @Schema(description = "left out where the request gave none") @JsonInclude(NON_NULL) @Nullable
+            String elementId,
+
             ReasonValuesResponse values) {}
 
     /**
      * The numbers of a reason, in the unit of the requirement's kind; money in a currency.
      *
-     * @param kind null where no requirement is concerned
+     * @param kind left out where no requirement is concerned
      * @param asked null for a plain yes; where no requirement is concerned, the limit that is no matter of asking: the SWR with
      *     which a matching unit copes, or 1 for what a part bears
      * @param reached null for a plain no, and for what is not known; else what stands against it; matched loss in dB where too
@@ -258,10 +266,14 @@ public record ComparisonResponse(
      *     impedance in Ω of a balanced line
      */
     public record ReasonValuesResponse(
-            @JsonInclude(NON_NULL) RequirementSpec.@Nullable Kind kind,
+            @Schema(description = "left out where no requirement is concerned") @JsonInclude(NON_NULL)
+            RequirementSpec.@Nullable Kind kind,
+
             @Nullable Double asked,
             @Nullable Double reached,
-            @JsonInclude(NON_NULL) @Nullable String currency) {}
+
+            @Schema(description = "left out for what is no money") @JsonInclude(NON_NULL) @Nullable
+            String currency) {}
 
     /**
      * A cell with its elements.

@@ -1,6 +1,7 @@
 package org.eskiz.server.locker;
 
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -17,6 +18,8 @@ import org.springframework.stereotype.Component;
 /** Brings together what is known of pieces; of all of them at once in a few queries, however many there are. */
 @Component
 class PieceHistoryReader {
+
+    private static final int AT_A_TIME = 400;
 
     private final PieceRepository pieces;
 
@@ -43,10 +46,18 @@ class PieceHistoryReader {
         UUID operator = operators.current();
         Catalogue catalogue = catalogues.current();
         Map<UUID, String> keys = catalogues.keys();
-        Map<UUID, List<PieceTest>> testsByPiece = tests.all(operator, catalogue);
+        List<PieceEntity> there = pieces.findByOperatorIdAndDeletedAtIsNull(operator);
+        Map<UUID, List<PieceTest>> testsByPiece = new HashMap<>();
+        // tests are much text to read: a few hundred pieces' at a time are in the memory
+        for (int from = 0; from < there.size(); from += AT_A_TIME) {
+            List<UUID> some = there.subList(from, Math.min(there.size(), from + AT_A_TIME)).stream()
+                    .map(p -> p.id)
+                    .toList();
+            testsByPiece.putAll(tests.of(some, operator, catalogue));
+        }
         Map<UUID, List<OutingEntity>> outingsByPiece =
                 outings.all(operator).stream().collect(Collectors.groupingBy(o -> o.pieceId));
-        return pieces.findByOperatorIdAndDeletedAtIsNull(operator).stream()
+        return there.stream()
                 .map(p -> new PieceHistory(
                         p,
                         type(p, keys, catalogue),

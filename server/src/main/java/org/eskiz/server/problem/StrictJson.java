@@ -11,6 +11,7 @@ import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.StreamWriteFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
@@ -29,7 +30,10 @@ class StrictJson {
 
     @Bean
     JsonFactory strictFactory() {
-        return new BoundedNumbers(JsonFactory.builder().enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION));
+        return new BoundedNumbers(JsonFactory.builder()
+                .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
+                // a ledger is thousands of numbers
+                .enable(StreamWriteFeature.USE_FAST_DOUBLE_WRITER));
     }
 
     @Bean

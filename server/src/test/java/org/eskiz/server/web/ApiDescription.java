@@ -122,15 +122,21 @@ class ApiDescription {
         };
     }
 
-    /** Answers are always whole: what may be missing in them is there as null. */
+    /** Answers are whole: what may be missing in them is there as null, but for what says that it is left out. */
     @Bean
     @SuppressWarnings({"rawtypes", "unchecked"}) // the description's own signatures
     OpenApiCustomizer answersAreWhole() {
         return api -> api.getComponents().getSchemas().forEach((name, schema) -> {
             if (ANSWER.matcher(name).matches() && schema.getProperties() != null) {
-                schema.setRequired(
-                        List.copyOf(new TreeSet<>(schema.getProperties().keySet())));
+                Map<String, Schema> properties = schema.getProperties();
+                Set<String> always = new TreeSet<>(properties.keySet());
+                always.removeIf(property -> isLeftOut(properties.get(property)));
+                schema.setRequired(List.copyOf(always));
             }
         });
+    }
+
+    private static boolean isLeftOut(Schema<?> property) {
+        return property.getDescription() != null && property.getDescription().startsWith("left out");
     }
 }
