@@ -78,7 +78,6 @@ export function sheetOf(change: Partial<Sheet> = {}): Sheet {
     profile: undefined,
     pointedAt: undefined,
     stale: false,
-    isWaiting: false,
     problem: null,
     address: {
       view: 'ledger',

@@ -16,7 +16,7 @@ import { Note } from './note/Note';
 import { Asked } from './requirements/Asked';
 import { Ribbon } from './run/Ribbon';
 import { UprightRibbon } from './run/UprightRibbon';
-import { asAnswered, SheetProvider, useSheet } from './sheetContext';
+import { asAnswered, SheetProvider, useKept, useSheet, WaitingProvider } from './sheetContext';
 import { useSheetShortcuts } from './useSheetShortcuts';
 import { useSheetState } from './useSheetState';
 import { CurrentView } from './views/CurrentView';
@@ -37,19 +37,21 @@ export function PlanSheet({
   return (
     <KeptFor value={stored.id}>
       <SheetProvider value={sheet}>
-        <Shell here={sheet.plan.name}>
-          <Unsaved editing={editing} />
-          <AsAnswered>
-            <Spoken />
-          </AsAnswered>
-          <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
-            <Drawing />
+        <WaitingProvider value={sheet.answered?.plan !== sheet.plan}>
+          <Shell here={sheet.plan.name}>
+            <Unsaved editing={editing} />
             <AsAnswered>
-              <Aside />
+              <Spoken />
             </AsAnswered>
-          </div>
-          <TitleBlock editing={editing} />
-        </Shell>
+            <div className="flex min-h-0 flex-1 flex-col min-[900px]:flex-row print:block">
+              <Drawing />
+              <AsAnswered>
+                <Aside />
+              </AsAnswered>
+            </div>
+            <TitleBlock editing={editing} />
+          </Shell>
+        </WaitingProvider>
       </SheetProvider>
     </KeptFor>
   );
@@ -57,7 +59,7 @@ export function PlanSheet({
 
 /** What is read off the figures speaks of the plan that they were computed for. */
 function AsAnswered({ children }: { children: React.ReactNode }) {
-  return <SheetProvider value={asAnswered(useSheet())}>{children}</SheetProvider>;
+  return <SheetProvider value={useKept(asAnswered(useSheet()))}>{children}</SheetProvider>;
 }
 
 /** The answer in a sentence, for whoever does not see it. */

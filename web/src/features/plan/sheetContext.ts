@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useState } from 'react';
 import type { BandAssessment, CableType, Connector, Decision, Ledger, Row } from '../../api';
 import type { Command } from './document/commands';
 import type { Band, Plan } from './document/model';
@@ -56,8 +56,6 @@ export interface Sheet {
   pointedAt: BandAssessment | undefined;
   /** Whether the figures are not those of the plan as it is, and why there are no newer ones. */
   stale: boolean;
-  /** Whether the figures of the plan as it is are on their way: a choice waits for them. */
-  isWaiting: boolean;
   problem: string | null;
 
   address: SheetAddress;
@@ -76,12 +74,29 @@ const SheetContext = createContext<Sheet | null>(null);
 
 export const SheetProvider = SheetContext.Provider;
 
+/** Whether the figures of the plan as it is are on their way: a choice waits for them. */
+const WaitingContext = createContext(false);
+
+export const WaitingProvider = WaitingContext.Provider;
+
+export function useIsWaiting(): boolean {
+  return useContext(WaitingContext);
+}
+
 /** The sheet as it was when its figures were computed, so that what is read together belongs together. */
 export function asAnswered(sheet: Sheet): Sheet {
   if (!sheet.answered) return sheet;
   const { plan, focus } = sheet.answered;
   const band = bandsOf(plan)[focus];
   return { ...sheet, plan, focus, band, hasWatts: powerOn(plan, band) !== null };
+}
+
+/** The same object as long as all of it is the same: a key that is not answered yet draws nothing of it anew. */
+export function useKept(sheet: Sheet): Sheet {
+  const [kept, setKept] = useState(sheet);
+  const isSame = (Object.keys(sheet) as (keyof Sheet)[]).every((k) => sheet[k] === kept[k]);
+  if (!isSame) setKept(sheet);
+  return isSame ? kept : sheet;
 }
 
 /** The sheet that a component is part of. */

@@ -1,5 +1,5 @@
-import { useCallback, useState } from 'react';
-import type { CableType, Connector, StoredPlan } from '../../api';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
+import type { CableType, Connector, Decision, StoredPlan } from '../../api';
 import { useDecisions } from '../../api';
 import type { Command } from './document/commands';
 import { isAboutTheCable } from './document/commands';
@@ -13,6 +13,8 @@ import type { Sheet } from './sheetContext';
 import { useSheetAddress } from './useSheetAddress';
 import { useTroubles } from './useTroubles';
 
+const NONE: Decision[] = [];
+
 /** Brings together what a plan's sheet shows: the plan as it is edited, the address, and what the core says of both. */
 export function useSheetState(
   stored: StoredPlan,
@@ -24,7 +26,7 @@ export function useSheetState(
   const address = useSheetAddress();
   const troubles = useTroubles();
   const [pointed, pointRow] = useState<string | null>(null);
-  const decisions = useDecisions(stored.id).data ?? [];
+  const decisions = useDecisions(stored.id).data ?? NONE;
   const chosen = decisions.find((d) => d.withdrawnAt === null)?.rowId;
 
   const bands = bandsOf(plan);
@@ -44,20 +46,27 @@ export function useSheetState(
   const focusBand = useCallback((i: number) => put({ band: bands[i]?.id }), [put, bands]);
   const { command: dispatch } = editing;
   const { ledger, inRun } = rows;
+  // what a hand does is done to the sheet as it is then, by functions that stay the same
+  const now = useRef({ plan, follows, inRun, ledger });
+  useLayoutEffect(() => {
+    now.current = { plan, follows, inRun, ledger };
+  });
   const command = useCallback(
     (c: Command) => {
-      const isMoot = !follows || !inRun || !isAboutTheCable(c);
-      dispatch(isMoot ? c : { ...c, drawn: laid(runOf(plan), inRun, ownCablesOf(plan)) });
+      const at = now.current;
+      if (!at.follows || !at.inRun || !isAboutTheCable(c)) dispatch(c);
+      else dispatch({ ...c, drawn: laid(runOf(at.plan), at.inRun, ownCablesOf(at.plan)) });
     },
-    [dispatch, follows, inRun, plan],
+    [dispatch],
   );
   const pickRow = useCallback(
     (id: string) => {
-      const row = ledger?.rows.find((r) => r.id === id);
-      if (row) dispatch({ do: 'pick', run: laid(runOf(plan), row, ownCablesOf(plan)) });
+      const at = now.current;
+      const row = at.ledger?.rows.find((r) => r.id === id);
+      if (row) dispatch({ do: 'pick', run: laid(runOf(at.plan), row, ownCablesOf(at.plan)) });
       put({ row: undefined });
     },
-    [dispatch, ledger, plan, put],
+    [dispatch, put],
   );
   return {
     planId: stored.id,
@@ -84,7 +93,6 @@ export function useSheetState(
     profile,
     pointedAt: rows.pointedAt,
     stale: troubles.isAny || rows.isStale,
-    isWaiting: rows.answered?.plan !== plan,
     problem: rows.problem,
     address,
     command,

@@ -4,11 +4,12 @@ import type { Row } from '../../../api';
 import { answered, api } from '../../../api';
 import { ownCablesOf, runOf } from '../document/model';
 import { laid } from '../ledger/mix';
-import { useSheet } from '../sheetContext';
+import { useIsWaiting, useSheet } from '../sheetContext';
 
 /** The choice, with a reason in the operator's words. */
 export function Choosing({ row }: { row: Row }) {
-  const { plan, planId, stale, isWaiting, chosen, command, saveNow } = useSheet();
+  const { plan, planId, stale, chosen, command, saveNow } = useSheet();
+  const isWaiting = useIsWaiting();
   const queries = useQueryClient();
   const [open, setOpen] = useState(false);
   const [reason, setReason] = useState('');

@@ -20,6 +20,9 @@ import org.eskiz.core.run.StretchedRun;
 /** Candidates put one after the other into the same run. */
 public final class Comparison {
 
+    /** Fewer rows are done before they are handed out. */
+    private static final int WORTH_SHARING = 64;
+
     private final ReplaceableRun place;
     private final Purchase purchase;
     private final List<Band> bands;
@@ -104,15 +107,14 @@ public final class Comparison {
     }
 
     /**
-     * A row for each way to fill the sections, in the order of a school.
+     * A row for each way to fill the sections, in the order of a school. Many rows are shared among the cores there are.
      *
      * @param beforeEach run before each row; what it throws ends the work
      */
     public List<Row> ranked(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
-        List<Row> rows = fillings.stream()
-                .peek(filling -> beforeEach.run())
-                .map(this::row)
-                .toList();
+        Stream<List<Candidate>> all = fillings.size() < WORTH_SHARING ? fillings.stream() : fillings.parallelStream();
+        List<Row> rows =
+                all.peek(filling -> beforeEach.run()).map(this::row).toList();
         return (preference == Preference.SUREST ? sure(rows, beforeEach) : rows)
                 .stream().sorted(preference.order()).toList();
     }

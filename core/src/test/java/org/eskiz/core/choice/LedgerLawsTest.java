@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -32,6 +33,36 @@ import org.eskiz.core.run.RunAssessment;
 class LedgerLawsTest {
 
     private static final Currency EUR = Currency.getInstance("EUR");
+
+    @Property(tries = 20)
+    void manyRowsSharedAmongCoresAreThoseDoneOneByOne(@ForAll long seed) {
+        var random = new Random(seed);
+        var place = new ReplaceableRun(
+                Run.of(joint(random), new Element.Line(cable(random), 30), joint(random)), List.of(1));
+        Comparison comparison = Comparison.in(place, List.of(band(random), band(random)), requirements(random));
+        List<Candidate> candidates = IntStream.range(0, 200)
+                .mapToObj(i -> candidate(random, "cable " + i))
+                .toList();
+        AtomicInteger asked = new AtomicInteger();
+
+        List<Row> shared = comparison.ranked(
+                candidates.stream().map(List::of).toList(), Preference.LEAST_LOSS, asked::incrementAndGet);
+
+        List<Row> oneByOne = candidates.stream()
+                .map(comparison::row)
+                .sorted(Preference.LEAST_LOSS.order())
+                .toList();
+        assertThat(asked).hasValue(200);
+        assertThat(shared).extracting(Row::id).containsExactlyElementsOf(ids(oneByOne));
+        assertThat(shared)
+                .extracting(Row::greatestLossDb)
+                .containsExactlyElementsOf(
+                        oneByOne.stream().map(Row::greatestLossDb).toList());
+    }
+
+    private static List<String> ids(List<Row> rows) {
+        return rows.stream().map(Row::id).toList();
+    }
 
     @Property(tries = 10_000)
     void nothingThatFailsStandsAboveWhatPassesAndNoVerdictIsBetterThanTheWorstMargin(@ForAll long seed) {
