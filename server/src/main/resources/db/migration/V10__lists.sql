@@ -29,7 +29,7 @@ create table plan_sketch (
     stamp text not null,
     -- null where the plan cannot be assessed as it stands
     sketch jsonb,
-    -- of the cable in its run, in small letters; empty where there is none
+    -- of the cable in its run and the one that was chosen, in small letters
     words text not null
 );
 

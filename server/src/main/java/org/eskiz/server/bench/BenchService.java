@@ -26,7 +26,7 @@ import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.eskiz.server.store.KeysetOrder;
-import org.eskiz.server.web.ListPage;
+import org.eskiz.server.store.ListPage;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;

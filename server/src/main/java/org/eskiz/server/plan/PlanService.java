@@ -20,7 +20,7 @@ import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.eskiz.server.store.KeysetOrder;
-import org.eskiz.server.web.ListPage;
+import org.eskiz.server.store.ListPage;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -88,7 +88,7 @@ class PlanService {
                 now,
                 found.stream()
                         .map(p -> new PlanSketches.Drawn(
-                                p, Optional.ofNullable(chosen.get(p.id)).map(d -> d.rowId), withPieces.contains(p.id)))
+                                p, Optional.ofNullable(chosen.get(p.id)), withPieces.contains(p.id)))
                         .toList());
         return found.stream()
                 .map(p -> summary(p, Optional.ofNullable(chosen.get(p.id)), drawn.get(p.id)))

@@ -21,7 +21,7 @@ class PlanSketchEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     String sketch;
 
-    /** Of the cable in its run, in small letters; empty where there was none. */
+    /** Of the cable in its run and the one that was chosen, in small letters; empty where there was none. */
     String words;
 
     protected PlanSketchEntity() {}

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.comparison.RowInRun;
@@ -49,13 +50,17 @@ class PlanSketches {
     /**
      * A plan to be drawn.
      *
-     * @param chosenRowId what was chosen in it and stands
+     * @param chosen what was chosen in it and stands
      * @param hasPieces whether pieces of the locker lie in its run, of which another may be said any time
      */
-    record Drawn(PlanEntity plan, Optional<String> chosenRowId, boolean hasPieces) {
+    record Drawn(PlanEntity plan, Optional<DecisionEntity> chosen, boolean hasPieces) {
 
         private UUID id() {
             return plan.id;
+        }
+
+        private Optional<String> chosenRowId() {
+            return chosen.map(d -> d.rowId);
         }
     }
 
@@ -105,7 +110,10 @@ class PlanSketches {
         made.planId = drawn.id();
         made.stamp = stamp;
         made.sketch = sketch.map(json::writeValueAsString).orElse(null);
-        made.words = sketch.map(s -> s.cableName().toLowerCase(Locale.ROOT)).orElse("");
+        made.words = Stream.concat(
+                        sketch.map(PlanSketch::cableName).stream(), drawn.chosen().map(d -> d.cableName).stream())
+                .collect(Collectors.joining(" "))
+                .toLowerCase(Locale.ROOT);
         return made;
     }
 

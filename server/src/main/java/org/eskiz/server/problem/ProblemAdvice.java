@@ -27,6 +27,7 @@ import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import tools.jackson.core.JacksonException;
@@ -129,11 +130,25 @@ class ProblemAdvice {
 
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)
     ResponseEntity<ProblemDetail> badVariable(MethodArgumentTypeMismatchException e) {
+        if (e.getParameter().hasParameterAnnotation(RequestParam.class)) {
+            return invalid(new InvalidRequestException(
+                    e.getName(), "must be %s, not \"%s\"".formatted(allowed(e.getRequiredType()), e.getValue())));
+        }
         return problem(
                 HttpStatus.NOT_FOUND,
                 "Not here",
                 "there is no " + e.getName() + " \"" + e.getValue() + "\"",
                 List.of());
+    }
+
+    private static String allowed(Class<?> type) {
+        if (type != null && type.isEnum()) {
+            return "one of " + List.of(type.getEnumConstants());
+        }
+        if (type == Boolean.class) {
+            return "true or false";
+        }
+        return type == Integer.class || type == Double.class ? "a number" : "an id";
     }
 
     /** What two wrote at the same moment, and the database let one of them: a name, a version, a piece in two places. */

@@ -86,10 +86,14 @@ class PlanListOverHttpTest {
 
     @Test
     void whatIsNoPlaceInItIsRefused(Api api) {
-        for (String bad : List.of("after=x", "after=bm93aGVyZQ", "limit=0", "limit=501")) {
+        for (String bad : List.of("after=x", "after=bm93aGVyZQ", "limit=0", "limit=501", "limit=ten", "ids=quay")) {
             api.get("/api/plans?" + bad).expectProblem(422);
         }
-        api.get("/api/plans?order=BEST").expectProblem(400);
+        assertThat(api.get("/api/plans?order=BEST")
+                        .expectProblem(422)
+                        .get("detail")
+                        .asString())
+                .isEqualTo("must be one of [SITE, CHANGED_LAST_FIRST], not \"BEST\"");
     }
 
     private UUID create(Api api, String site, String name, String cableKey) {

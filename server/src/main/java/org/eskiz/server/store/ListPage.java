@@ -1,4 +1,4 @@
-package org.eskiz.server.web;
+package org.eskiz.server.store;
 
 import java.util.List;
 import java.util.Objects;
