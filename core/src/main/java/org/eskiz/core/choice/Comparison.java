@@ -113,8 +113,7 @@ public final class Comparison {
      */
     public List<Row> ranked(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
         Stream<List<Candidate>> all = fillings.size() < WORTH_SHARING ? fillings.stream() : fillings.parallelStream();
-        List<Row> rows =
-                all.peek(filling -> beforeEach.run()).map(this::row).toList();
+        List<Row> rows = all.peek(filling -> beforeEach.run()).map(this::row).toList();
         return (preference == Preference.SUREST ? sure(rows, beforeEach) : rows)
                 .stream().sorted(preference.order()).toList();
     }
