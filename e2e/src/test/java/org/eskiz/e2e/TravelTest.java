@@ -42,6 +42,7 @@ class TravelTest {
         panel.getByLabel(Pattern.compile("^what becomes of")).selectOption("BOTH");
         panel.getByText("Take it").click();
         assertThat(panel).containsText("was taken");
+        page.getByLabel("search plans").fill("onerror file");
         assertThat(page.getByText(mark + " (from a file)")).isVisible();
 
         choose(panel, text.substring(0, 400));

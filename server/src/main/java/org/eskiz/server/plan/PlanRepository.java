@@ -4,6 +4,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
@@ -24,6 +25,14 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
     /** Pieces that lie in the runs of some plans. */
     @Query("select distinct u from PlanEntity p join p.pieces u where p.id in :plans")
     List<UUID> piecesIn(Collection<UUID> plans);
+
+    /** Plans of which no drawing is kept, the last changed first. */
+    @Query("""
+            select p from PlanEntity p
+            where p.operatorId = :operator and p.deletedAt is null
+              and not exists (select s from PlanSketchEntity s where s.planId = p.id)
+            order by p.updatedAt desc""")
+    List<PlanEntity> undrawn(UUID operator, Limit limit);
 
     /** Those of some plans that have pieces of the locker in their runs. */
     @Query("select distinct p.id from PlanEntity p join p.pieces u where p.id in :plans")

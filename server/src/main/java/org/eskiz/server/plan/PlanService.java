@@ -21,6 +21,7 @@ import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.store.ListPage;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -28,6 +29,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Keeps plans. */
 @Service
 class PlanService {
+
+    private static final int MOST_DRAWN_FOR_A_SEARCH = 100;
 
     private final PlanRepository plans;
     private final DecisionRepository decisions;
@@ -68,6 +71,10 @@ class PlanService {
 
     /** A part of the list of plans. */
     ListPage<PlanSummary> list(PlanListQuery query, PlanListQuery.Order order, KeysetOrder.Part part) {
+        if (!KeysetOrder.words(query.find()).isEmpty()) {
+            // a plan is found by the cable that it is drawn with
+            summaries(plans.undrawn(operators.current(), Limit.of(MOST_DRAWN_FOR_A_SEARCH)));
+        }
         return order.keyset().page(plans, query.of(operators.current()), part).map(this::summaries);
     }
 
@@ -211,6 +218,7 @@ class PlanService {
         plan.updatedAt = Instant.now(clock);
         write(plan, request, document);
         flushAsRevision(plan);
+        sketches.forget(id);
         return response(plan);
     }
 

@@ -10,6 +10,11 @@ import org.springframework.transaction.annotation.Transactional;
 
 interface PlanSketchRepository extends Repository<PlanSketchEntity, UUID> {
 
+    @Modifying
+    @Transactional
+    @Query("delete from PlanSketchEntity s where s.planId = :plan")
+    void forget(UUID plan);
+
     List<PlanSketchEntity> findByPlanIdIn(Collection<UUID> plans);
 
     /** Keeps drawings, in whatever order two lists are made at the same moment. */

@@ -89,6 +89,11 @@ class PlanSketches {
         return sketches;
     }
 
+    /** The drawing of a plan that has changed. */
+    void forget(UUID plan) {
+        kept.forget(plan);
+    }
+
     private void keep(List<PlanSketchEntity> made) {
         if (!made.isEmpty()) {
             kept.keep(

@@ -53,9 +53,11 @@ class PlanListOverHttpTest {
         UUID foam = create(api, "Harbour", "North beam", "foam-10");
         create(api, "Harbour", "South beam", "rg-58");
         assertThat(names(api, "find=" + word + "+HARB+north")).containsExactly("North beam " + word);
-        // a cable is found where the plan was drawn with it
-        api.get("/api/plans?ids=" + foam).expect(200);
         assertThat(names(api, "find=" + word + "+foam+beam")).containsExactly("North beam " + word);
+        api.put("/api/plans/" + foam, body(foam, "\"version\": 0", "Harbour", "North beam", "rg-213"))
+                .expect(200);
+        assertThat(names(api, "find=" + word + "+foam")).isEmpty();
+        assertThat(names(api, "find=" + word + "+rg-213")).containsExactly("North beam " + word);
         assertThat(names(api, "find=" + word + "+_eam")).isEmpty();
         assertThat(names(api, "find=" + word + "&limit=1")).hasSize(1);
     }
