@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { Fragment, useEffect, useLayoutEffect, useRef, useState } from 'react';
 
 /** As many rows are drawn beyond what is seen. */
-const OVERSCAN = 12;
+const OVERSCAN = 40;
 
 /** So near to the end of what was read, the next part is asked for. */
 const ROWS_AHEAD = 40;

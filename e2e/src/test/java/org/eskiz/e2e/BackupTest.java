@@ -24,6 +24,7 @@ class BackupTest {
     void whatWasThereIsThereAgain(Server server, Page page, @TempDir Path folder) throws IOException {
         Path file = folder.resolve("eskiz backup.tar.gz");
         page.navigate("/plans");
+        page.getByLabel("search plans").fill("beacon");
         page.getByLabel("Rename 23 cm beacon").click();
         page.getByLabel("new name of 23 cm beacon").fill("Beacon before the backup");
         page.keyboard().press("Enter");
@@ -38,6 +39,7 @@ class BackupTest {
         assertThat(server.eskiz("restore", file.toString(), "--yes")).contains("every row proved equal");
         server.eskiz("start", "--background");
         page.reload();
+        page.getByLabel("search plans").fill("beacon");
         assertThat(page.getByText("Beacon before the backup")).isVisible();
         assertThat(page.getByText("Beacon after it")).hasCount(0);
     }

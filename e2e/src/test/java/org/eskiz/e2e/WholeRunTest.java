@@ -218,6 +218,7 @@ class WholeRunTest {
     @Test
     void plansAndRowsStandSideBySide(Page page) {
         page.navigate("/plans");
+        page.getByLabel("search plans").fill("lantern gallery");
         page.getByLabel("Compare Lantern gallery, 6 m to 70 cm with others").click();
         page.waitForURL("**/plans/compare?p=*");
         page.getByLabel("plan B").and(page.locator("select")).selectOption("5ca77a00-0002-4000-8000-000000000002");
