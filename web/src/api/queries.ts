@@ -39,11 +39,13 @@ export function usePlanList(search: PlanSearch) {
   );
 }
 
-/** The first plans of a search, by site and name: as many as one may choose from. */
-export function usePlans(search: PlanSearch = {}) {
+/** The first plans of a search, by site and name: as many as one may choose from; of null none. */
+export function usePlans(search: PlanSearch | null = {}) {
   return useQuery({
     queryKey: ['plans', 'some', search],
-    queryFn: ({ signal }) => partOf(api.GET('/api/plans', { params: { query: search }, signal })),
+    queryFn: ({ signal }) =>
+      partOf(api.GET('/api/plans', { params: { query: search ?? {} }, signal })),
+    enabled: search !== null,
     placeholderData: keepPreviousData,
   });
 }

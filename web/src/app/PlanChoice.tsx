@@ -26,7 +26,7 @@ export function PlanChoice({ label, value, none, fits = () => true, ...props }: 
   const [typed, setTyped] = useState('');
   const find = useSettled(typed, TYPED_MS);
   const found = usePlans(find === '' ? {} : { find }).data;
-  const chosen = usePlans(value === '' ? { limit: 1 } : { ids: [value] }).data?.items ?? [];
+  const chosen = usePlans(value === '' ? null : { ids: [value] }).data?.items ?? [];
   const plans = (found?.items ?? []).filter(fits);
   const isMissing = value !== '' && plans.every((p) => p.id !== value);
   const all = isMissing ? [...chosen.filter((p) => p.id === value), ...plans] : plans;

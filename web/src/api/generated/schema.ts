@@ -4204,7 +4204,7 @@ export interface operations {
                 find?: string;
                 method?: "WATTMETER" | "THROUGH_SWEEP" | "ONE_END_SWEEP" | "LOSSES";
                 outcome?: "AS_THE_SHEET" | "WORSE" | "BETTER_THAN_IT_CAN_BE" | "CANNOT_TELL";
-                /** @description false leaves out those of the demo */
+                /** @description false for those that are not of the demo, true for those that are */
                 demo?: boolean;
                 /** @description only these */
                 ids?: string[];
@@ -5795,7 +5795,7 @@ export interface operations {
                 /** @description words, each in the site, the name or the cable */
                 find?: string;
                 order?: "SITE" | "CHANGED_LAST_FIRST";
-                /** @description false leaves out those of the demo */
+                /** @description false for those that are not of the demo, true for those that are */
                 demo?: boolean;
                 /** @description only these */
                 ids?: string[];

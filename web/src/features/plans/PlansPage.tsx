@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanSummary } from '../../api';
-import { answered, api, usePlanList } from '../../api';
+import { answered, api, usePlanList, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
@@ -45,6 +45,7 @@ export function PlansPage() {
   const demo = settings.demoHidden ? false : undefined;
   const plans = usePlanList({ order, demo, find: find || undefined });
   const found = plans.items ?? [];
+  const hasDemo = (usePlans({ demo: true, limit: 1 }).data?.total ?? 0) > 0 && !settings.demoHidden;
   const failed = Object.values(actions).find((a) => a.isError)?.error;
   return (
     <Shell>
@@ -130,7 +131,7 @@ export function PlansPage() {
           >
             {(line, placed) =>
               line.kind === 'site' ? (
-                <li {...placed} className="pt-5 first-of-type:pt-0">
+                <li {...placed} className={placed['data-index'] === 0 ? '' : 'pt-5'}>
                   <h2 className="border-b border-ink pb-1 font-semibold">{line.site}</h2>
                 </li>
               ) : (
@@ -147,7 +148,7 @@ export function PlansPage() {
               )
             }
           </LongListOf>
-          <Below actions={actions} hasDemo={found.some((p) => p.demo)} />
+          <Below actions={actions} hasDemo={hasDemo} />
         </div>
       </main>
     </Shell>

@@ -22,6 +22,11 @@ public record Chance(double share, List<Confidence.Quantiles> powerShares) {
         return new Chance(0, powerShares);
     }
 
+    /** Total loss on each band in the middle 90 % of the samples, dB. */
+    public List<Confidence.Quantiles> lossDb() {
+        return powerShares.stream().map(Confidence.Quantiles::lossDb).toList();
+    }
+
     /** How many of twenty runs like it would pass. */
     public int passing() {
         return passing(share);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
+import org.eskiz.core.unit.Decibels;
 
 /**
  * How sure a run is to do what is asked of it. What nobody knows exactly is sampled: the loss of each type of cable, that of the
@@ -76,6 +77,11 @@ public record Confidence(double chance, List<OnBand> bands) {
 
     /** The middle 90 % of the samples, and their middle. */
     public record Quantiles(double p05, double p50, double p95) {
+
+        /** Of shares of a power the losses that they are, dB: where least is left most is lost. */
+        Quantiles lossDb() {
+            return new Quantiles(-Decibels.ofPower(p95), -Decibels.ofPower(p50), -Decibels.ofPower(p05));
+        }
 
         /** Of some samples, between the two nearest. */
         static Quantiles of(double[] samples) {

@@ -109,7 +109,7 @@ final class EndStates {
     }
 
     double voltage(int k) {
-        return Math.sqrt(voltageReal[k] * voltageReal[k] + voltageImag[k] * voltageImag[k]);
+        return Math.sqrt(squared(voltageReal[k], voltageImag[k]));
     }
 
     /** Greatest magnitude of the reflection, in a real reference impedance. */
@@ -132,11 +132,20 @@ final class EndStates {
 
     /** Share of the power that comes back in one of them, in a real reference impedance. */
     double reflectedShare(int k, double ohm) {
-        double backwardReal = voltageReal[k] - ohm * currentReal[k];
-        double backwardImag = voltageImag[k] - ohm * currentImag[k];
-        double forwardReal = voltageReal[k] + ohm * currentReal[k];
-        double forwardImag = voltageImag[k] + ohm * currentImag[k];
-        return (backwardReal * backwardReal + backwardImag * backwardImag)
-                / (forwardReal * forwardReal + forwardImag * forwardImag);
+        return backward(k, ohm) / forward(k, ohm);
+    }
+
+    /** |V + I·R|² in one of them: what goes toward the antenna, times 4·R. */
+    double forward(int k, double ohm) {
+        return squared(voltageReal[k] + ohm * currentReal[k], voltageImag[k] + ohm * currentImag[k]);
+    }
+
+    /** |V − I·R|² in one of them: what comes back, likewise. */
+    double backward(int k, double ohm) {
+        return squared(voltageReal[k] - ohm * currentReal[k], voltageImag[k] - ohm * currentImag[k]);
+    }
+
+    private static double squared(double real, double imag) {
+        return real * real + imag * imag;
     }
 }

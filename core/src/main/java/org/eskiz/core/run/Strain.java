@@ -1,5 +1,8 @@
 package org.eskiz.core.run;
 
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
+
 /**
  * What single parts of an assessed run get, at the worst angle of the load: as {@link RunProfile} has it, without following the
  * waves along the others.
@@ -8,8 +11,8 @@ public final class Strain {
 
     private final RunAssessment assessment;
 
-    /** What the states of each angle have to be multiplied by. */
-    private final double[] scale;
+    /** What the states of each angle have to be multiplied by; null until anything is followed. */
+    private double @Nullable [] scale;
 
     /** Behind each element, from the last on as far as they were asked for; before the first at 0. */
     private final EndStates[] boundaries;
@@ -20,7 +23,6 @@ public final class Strain {
     private Strain(RunAssessment assessment) {
         int count = assessment.run().elements().size();
         this.assessment = assessment;
-        this.scale = new double[assessment.endStates().count()];
         this.boundaries = new EndStates[count + 1];
         this.boundaries[count] = assessment.endStates();
         this.lines = new LineStrain[count];
@@ -38,9 +40,10 @@ public final class Strain {
         }
         EndStates before = boundary(element);
         EndStates behind = boundary(element + 1);
+        double[] times = scale();
         double most = 0;
-        for (int k = 0; k < scale.length; k++) {
-            most = Math.max(most, scale[k] * Math.max(before.voltage(k), behind.voltage(k)));
+        for (int k = 0; k < times.length; k++) {
+            most = Math.max(most, times[k] * Math.max(before.voltage(k), behind.voltage(k)));
         }
         return most;
     }
@@ -55,7 +58,7 @@ public final class Strain {
         EndStates before = boundary(element);
         EndStates behind = boundary(element + 1);
         double most = 0;
-        for (int k = 0; k < scale.length; k++) {
+        for (int k = 0; k < before.count(); k++) {
             double back = Math.max(before.reflectedShare(k, radioSideOhm), behind.reflectedShare(k, antennaSideOhm));
             most = Math.max(most, assessment.enteringW(k) * (1 + back) / (1 - back));
         }
@@ -63,15 +66,19 @@ public final class Strain {
     }
 
     private EndStates boundary(int index) {
-        if (scale[0] == 0) {
-            for (int k = 0; k < scale.length; k++) {
-                scale[k] = assessment.scale(k);
-            }
-        }
         if (boundaries[index] == null) {
             boundaries[index] = boundary(index + 1).before(assessment.twoPort(index));
         }
         return boundaries[index];
+    }
+
+    private double[] scale() {
+        if (scale == null) {
+            scale = IntStream.range(0, assessment.endStates().count())
+                    .mapToDouble(assessment::scale)
+                    .toArray();
+        }
+        return scale;
     }
 
     private LineStrain line(int element) {
@@ -80,7 +87,7 @@ public final class Strain {
                     (Element.Line) assessment.run().elements().get(element),
                     assessment.conditions(),
                     boundary(element + 1),
-                    scale);
+                    scale());
         }
         return lines[element];
     }

@@ -21,8 +21,10 @@ import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.KeysetOrder;
+import org.eskiz.server.store.ListPage;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
+import org.eskiz.server.web.ListAnswer;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -65,7 +67,9 @@ class BenchController {
                     String find,
             @RequestParam(required = false) BenchMethod method,
             @RequestParam(required = false) SheetDeviation.Outcome outcome,
-            @Parameter(description = "false leaves out those of the demo") @RequestParam(required = false) Boolean demo,
+            @Parameter(description = "false for those that are not of the demo, true for those that are")
+                    @RequestParam(required = false)
+                    Boolean demo,
             @Parameter(description = "only these") @RequestParam(required = false) List<UUID> ids,
             @Parameter(description = "key of a cable type: only those that it was made of")
                     @RequestParam(required = false)
@@ -75,10 +79,9 @@ class BenchController {
             @Parameter(description = "how many at most: 1 to 500, 200 where nothing is said")
                     @RequestParam(required = false)
                     Integer limit) {
-        return bench.log(
-                        new BenchLogQuery(find, method, outcome, demo, ids, bench.typeMade(made)),
-                        KeysetOrder.Part.of(after, limit))
-                .answer();
+        var query = new BenchLogQuery(find, method, outcome, demo, ids, bench.typeMade(made));
+        ListPage<BenchTestSummary> page = bench.log(query, KeysetOrder.Part.of(after, limit));
+        return ListAnswer.of(page.items(), page.next(), bench.count(query));
     }
 
     @GetMapping(path = "/tests.csv", produces = "text/csv")

@@ -3,8 +3,6 @@ package org.eskiz.server.bench;
 import jakarta.persistence.criteria.CriteriaBuilder;
 import jakarta.persistence.criteria.Predicate;
 import jakarta.persistence.criteria.Root;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -12,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.server.store.KeysetOrder;
+import org.eskiz.server.store.Search;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.jpa.domain.Specification;
 
@@ -19,7 +18,7 @@ import org.springframework.data.jpa.domain.Specification;
  * Which tests of the log are wanted; null, or nothing, where any will do.
  *
  * @param find words, each in the piece, the type or the day
- * @param demo false leaves out those of the demo
+ * @param demo false for those that are not of the demo, true for those that are
  * @param ids only these
  * @param made only those that this type was made of
  */
@@ -31,7 +30,7 @@ record BenchLogQuery(
     /** The last day first. */
     static final KeysetOrder LAST_DAY_FIRST = new KeysetOrder(
             Sort.by(Sort.Direction.DESC, "listedOn", "storedAt", "id"),
-            Map.of("listedOn", LocalDate::parse, "storedAt", Instant::parse, "id", UUID::fromString));
+            Map.of("listedOn", KeysetOrder::day, "storedAt", KeysetOrder::instant, "id", UUID::fromString));
 
     Specification<BenchTestEntity> of(UUID operator) {
         return (test, query, is) -> is.and(predicates(operator, test, is).toArray(Predicate[]::new));
@@ -41,16 +40,17 @@ record BenchLogQuery(
         List<Predicate> all = new ArrayList<>();
         all.add(is.equal(test.get("operatorId"), operator));
         all.add(is.isNull(test.get("removedAt")));
+        // one that was just begun has no revision yet
         all.add(is.isNotNull(test.get("newestNumber")));
-        KeysetOrder.words(find).forEach(word -> all.add(is.gt(is.locate(test.get("words"), word), 0)));
+        Search.of(find).words().forEach(word -> all.add(Search.isIn(word, test.get("words"), is)));
         if (method != null) {
             all.add(is.equal(test.get("method"), method.name()));
         }
         if (outcome != null) {
             all.add(is.equal(test.get("outcome"), outcome.name()));
         }
-        if (Boolean.FALSE.equals(demo)) {
-            all.add(is.isFalse(test.get("demo")));
+        if (demo != null) {
+            all.add(is.equal(test.get("demo"), demo));
         }
         if (ids != null && !ids.isEmpty()) {
             all.add(test.get("id").in(ids));

@@ -83,11 +83,15 @@ class BenchService {
     }
 
     /** A part of the log: tests at their newest revision, the last day first. */
-    @Transactional(readOnly = true)
     ListPage<BenchTestSummary> log(BenchLogQuery query, KeysetOrder.Part part) {
         return BenchLogQuery.LAST_DAY_FIRST
                 .page(tests, query.of(operators.current()), part)
                 .map(this::summaries);
+    }
+
+    /** How many tests fit. */
+    long count(BenchLogQuery query) {
+        return tests.count(query.of(operators.current()));
     }
 
     /** Id of a type that tests may have been made into; null for none. */

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.eskiz.core.bench.PieceLoss;
 import org.eskiz.core.bench.TestJoint;
 import org.eskiz.core.cable.InsertionLoss;
@@ -32,17 +31,10 @@ public class PieceTests {
     /** Of some pieces, those that have any. */
     @Transactional(readOnly = true)
     public Map<UUID, List<PieceTest>> of(Collection<UUID> pieces, UUID operator, Catalogue connectors) {
-        return byPiece(revisions.newestOf(pieces, operator), connectors);
-    }
-
-    private Map<UUID, List<PieceTest>> byPiece(List<BenchTestRevisionEntity> newest, Catalogue connectors) {
-        return read(newest, connectors)
+        return revisions.newestOf(pieces, operator).stream()
+                .flatMap(r -> read(r, connectors).stream())
                 .sorted(Comparator.comparing(PieceTest::on))
                 .collect(Collectors.groupingBy(PieceTest::pieceId));
-    }
-
-    private Stream<PieceTest> read(List<BenchTestRevisionEntity> newest, Catalogue connectors) {
-        return newest.stream().flatMap(r -> read(r, connectors).stream());
     }
 
     private Optional<PieceTest> read(BenchTestRevisionEntity revision, Catalogue connectors) {

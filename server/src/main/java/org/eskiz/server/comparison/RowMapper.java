@@ -22,7 +22,6 @@ import org.eskiz.core.choice.Row;
 import org.eskiz.core.choice.ShoppingList;
 import org.eskiz.core.choice.ValueSteps;
 import org.eskiz.core.run.RunAssessment;
-import org.eskiz.core.unit.Decibels;
 import org.eskiz.server.assessment.AssessmentResponse;
 import org.eskiz.server.assessment.BandMapper;
 import org.eskiz.server.assessment.ProfileMapper;
@@ -104,8 +103,8 @@ final class RowMapper {
     }
 
     private static List<LossRangeResponse> middle(Chance chance) {
-        return chance.powerShares().stream()
-                .map(q -> new LossRangeResponse(-Decibels.ofPower(q.p95()), -Decibels.ofPower(q.p05())))
+        return chance.lossDb().stream()
+                .map(q -> new LossRangeResponse(q.p05(), q.p95()))
                 .toList();
     }
 

@@ -233,8 +233,9 @@ class KitService {
     }
 
     private KitResponse response(KitEntity kit, Packing packing) {
-        Map<UUID, PieceEntity> there = packing.of(kit).there();
-        Set<UUID> out = packing.of(kit).out();
+        Packing own = packing.of(kit);
+        Map<UUID, PieceEntity> there = own.there();
+        Set<UUID> out = own.out();
         List<KitEntity.Packed> packed =
                 kit.pieces.stream().filter(p -> there.containsKey(p.pieceId())).toList();
         return new KitResponse(

@@ -8,7 +8,9 @@ import java.util.UUID;
 import org.eskiz.server.operator.Demo;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.store.KeysetOrder;
+import org.eskiz.server.store.ListPage;
 import org.eskiz.server.web.Computation;
+import org.eskiz.server.web.ListAnswer;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -49,15 +51,18 @@ class PlanController {
             @Parameter(description = "words, each in the site, the name or the cable") @RequestParam(required = false)
                     String find,
             @RequestParam(defaultValue = "SITE") PlanListQuery.Order order,
-            @Parameter(description = "false leaves out those of the demo") @RequestParam(required = false) Boolean demo,
+            @Parameter(description = "false for those that are not of the demo, true for those that are")
+                    @RequestParam(required = false)
+                    Boolean demo,
             @Parameter(description = "only these") @RequestParam(required = false) List<UUID> ids,
             @Parameter(description = "as the link to the next part has it") @RequestParam(required = false)
                     String after,
             @Parameter(description = "how many at most: 1 to 500, 200 where nothing is said")
                     @RequestParam(required = false)
                     Integer limit) {
-        return plans.list(new PlanListQuery(find, demo, ids), order, KeysetOrder.Part.of(after, limit))
-                .answer();
+        var query = new PlanListQuery(find, demo, ids);
+        ListPage<PlanSummary> page = plans.list(query, order, KeysetOrder.Part.of(after, limit));
+        return ListAnswer.of(page.items(), page.next(), plans.count(query));
     }
 
     @GetMapping("/bin")

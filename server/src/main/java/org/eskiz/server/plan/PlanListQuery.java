@@ -2,16 +2,15 @@ package org.eskiz.server.plan;
 
 import jakarta.persistence.criteria.CriteriaBuilder;
 import jakarta.persistence.criteria.CriteriaQuery;
-import jakarta.persistence.criteria.Expression;
 import jakarta.persistence.criteria.Predicate;
 import jakarta.persistence.criteria.Root;
 import jakarta.persistence.criteria.Subquery;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.eskiz.server.store.KeysetOrder;
+import org.eskiz.server.store.Search;
 import org.springframework.data.domain.Sort;
 import org.springframework.data.jpa.domain.Specification;
 
@@ -19,7 +18,7 @@ import org.springframework.data.jpa.domain.Specification;
  * Which plans are wanted; null, or nothing, where any will do.
  *
  * @param find words, each in the site, the name or the cable
- * @param demo false leaves out those of the demo
+ * @param demo false for those that are not of the demo, true for those that are
  * @param ids only these
  */
 record PlanListQuery(String find, Boolean demo, List<UUID> ids) {
@@ -33,7 +32,16 @@ record PlanListQuery(String find, Boolean demo, List<UUID> ids) {
 
         Order(Sort sort) {
             this.keyset = new KeysetOrder(
-                    sort, Map.of("site", s -> s, "name", s -> s, "id", UUID::fromString, "updatedAt", Instant::parse));
+                    sort,
+                    Map.of(
+                            "site",
+                            KeysetOrder::text,
+                            "name",
+                            KeysetOrder::text,
+                            "id",
+                            UUID::fromString,
+                            "updatedAt",
+                            KeysetOrder::instant));
         }
 
         KeysetOrder keyset() {
@@ -41,14 +49,18 @@ record PlanListQuery(String find, Boolean demo, List<UUID> ids) {
         }
     }
 
+    Search search() {
+        return Search.of(find);
+    }
+
     Specification<PlanEntity> of(UUID operator) {
         return (plan, query, is) -> {
             List<Predicate> all = new ArrayList<>();
             all.add(is.equal(plan.get("operatorId"), operator));
             all.add(is.isNull(plan.get("deletedAt")));
-            KeysetOrder.words(find).forEach(word -> all.add(found(word, plan, query, is)));
-            if (Boolean.FALSE.equals(demo)) {
-                all.add(is.isFalse(plan.get("demo")));
+            search().words().forEach(word -> all.add(found(word, plan, query, is)));
+            if (demo != null) {
+                all.add(is.equal(plan.get("demo"), demo));
             }
             if (ids != null && !ids.isEmpty()) {
                 all.add(plan.get("id").in(ids));
@@ -60,14 +72,10 @@ record PlanListQuery(String find, Boolean demo, List<UUID> ids) {
     private static Predicate found(String word, Root<PlanEntity> plan, CriteriaQuery<?> query, CriteriaBuilder is) {
         Subquery<UUID> drawn = query.subquery(UUID.class);
         Root<PlanSketchEntity> sketch = drawn.from(PlanSketchEntity.class);
-        drawn.select(sketch.get("planId")).where(has(word, sketch.get("words"), is));
+        drawn.select(sketch.get("planId")).where(Search.isIn(word, sketch.get("words"), is));
         return is.or(
-                has(word, is.lower(plan.get("site")), is),
-                has(word, is.lower(plan.get("name")), is),
+                Search.isIn(word, is.lower(plan.get("site")), is),
+                Search.isIn(word, is.lower(plan.get("name")), is),
                 plan.get("id").in(drawn));
-    }
-
-    private static Predicate has(String word, Expression<String> text, CriteriaBuilder is) {
-        return is.gt(is.locate(text, word), 0);
     }
 }

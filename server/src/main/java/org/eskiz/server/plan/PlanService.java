@@ -71,11 +71,16 @@ class PlanService {
 
     /** A part of the list of plans. */
     ListPage<PlanSummary> list(PlanListQuery query, PlanListQuery.Order order, KeysetOrder.Part part) {
-        if (!KeysetOrder.words(query.find()).isEmpty()) {
+        if (!query.search().isForAnything()) {
             // a plan is found by the cable that it is drawn with
-            summaries(plans.undrawn(operators.current(), Limit.of(MOST_DRAWN_FOR_A_SEARCH)));
+            drawn(plans.undrawn(operators.current(), Limit.of(MOST_DRAWN_FOR_A_SEARCH)));
         }
         return order.keyset().page(plans, query.of(operators.current()), part).map(this::summaries);
+    }
+
+    /** How many plans fit. */
+    long count(PlanListQuery query) {
+        return plans.count(query.of(operators.current()));
     }
 
     /** Plans that were put away and can be restored, the last one first. */
@@ -85,24 +90,27 @@ class PlanService {
     }
 
     private List<PlanSummary> summaries(List<PlanEntity> found) {
-        List<UUID> ids = found.stream().map(p -> p.id).toList();
+        List<PlanSketches.Drawn> drawn = drawn(found);
+        return drawn.stream().map(PlanService::summary).toList();
+    }
+
+    private List<PlanSketches.Drawn> drawn(List<PlanEntity> some) {
+        List<UUID> ids = some.stream().map(p -> p.id).toList();
         Map<UUID, DecisionEntity> chosen = new HashMap<>();
         decisions.standingIn(ids).forEach(d -> chosen.put(d.planId, d));
         CablesInRuns.Now now = inRuns.now();
         now.catalogue().lookUp(plans.piecesIn(ids));
         Set<UUID> withPieces = Set.copyOf(plans.withPiecesAmong(ids));
-        Map<UUID, PlanSketch> drawn = sketches.of(
+        return sketches.drawn(
                 now,
-                found.stream()
-                        .map(p -> new PlanSketches.Drawn(
+                some.stream()
+                        .map(p -> new PlanSketches.ToDraw(
                                 p, Optional.ofNullable(chosen.get(p.id)), withPieces.contains(p.id)))
                         .toList());
-        return found.stream()
-                .map(p -> summary(p, Optional.ofNullable(chosen.get(p.id)), drawn.get(p.id)))
-                .toList();
     }
 
-    private static PlanSummary summary(PlanEntity p, Optional<DecisionEntity> chosen, PlanSketch sketch) {
+    private static PlanSummary summary(PlanSketches.Drawn drawn) {
+        PlanEntity p = drawn.of().plan();
         return new PlanSummary(
                 p.id,
                 p.version,
@@ -110,8 +118,8 @@ class PlanService {
                 p.name,
                 p.demo,
                 p.updatedAt,
-                chosen.map(d -> d.cableName).orElse(null),
-                sketch);
+                drawn.of().chosen().map(d -> d.cableName).orElse(null),
+                drawn.sketch().orElse(null));
     }
 
     /** Removes the plans of the demo for good: they are not in the bin and do not come back. */

@@ -2,7 +2,6 @@ package org.eskiz.server.plan;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -53,40 +52,42 @@ class PlanSketches {
      * @param chosen what was chosen in it and stands
      * @param hasPieces whether pieces of the locker lie in its run, of which another may be said any time
      */
-    record Drawn(PlanEntity plan, Optional<DecisionEntity> chosen, boolean hasPieces) {
-
-        private UUID id() {
-            return plan.id;
-        }
+    record ToDraw(PlanEntity plan, Optional<DecisionEntity> chosen, boolean hasPieces) {
 
         private Optional<String> chosenRowId() {
             return chosen.map(d -> d.rowId);
         }
     }
 
-    /** Drawings by the ids of the plans, of those that can be drawn. No connection is held while they are made. */
-    Map<UUID, PlanSketch> of(CablesInRuns.Now now, List<Drawn> plans) {
-        Map<UUID, PlanSketchEntity> known = kept
-                .findByPlanIdIn(plans.stream().map(Drawn::id).toList())
+    /**
+     * A plan with its drawing.
+     *
+     * @param sketch empty where it cannot be assessed as it stands
+     */
+    record Drawn(ToDraw of, Optional<PlanSketch> sketch) {}
+
+    /** Some plans with their drawings. No connection is held while they are made. */
+    List<Drawn> drawn(CablesInRuns.Now now, List<ToDraw> plans) {
+        Map<UUID, PlanSketchEntity> before = kept
+                .findByPlanIdIn(plans.stream().map(p -> p.plan().id).toList())
                 .stream()
                 .collect(Collectors.toMap(k -> k.planId, k -> k));
         String basis = now.basis() + build;
         List<PlanSketchEntity> made = new ArrayList<>();
-        Map<UUID, PlanSketch> sketches = new HashMap<>();
-        for (Drawn drawn : plans) {
-            String stamp = stamp(basis, drawn);
-            PlanSketchEntity before = known.get(drawn.id());
-            boolean isFresh = before != null && before.stamp.equals(stamp) && !drawn.hasPieces();
-            PlanSketchEntity newest = isFresh ? before : drawn(now, drawn, stamp);
-            if (!newest.saysTheSame(before)) {
+        List<Drawn> drawn = new ArrayList<>();
+        for (ToDraw plan : plans) {
+            String stamp = stamp(basis, plan);
+            PlanSketchEntity last = before.get(plan.plan().id);
+            boolean isFresh = last != null && last.stamp.equals(stamp) && !plan.hasPieces();
+            PlanSketchEntity newest = isFresh ? last : made(now, plan, stamp);
+            if (!newest.saysTheSame(last)) {
                 made.add(newest);
             }
-            if (newest.sketch != null) {
-                sketches.put(drawn.id(), json.readValue(newest.sketch, PlanSketch.class));
-            }
+            drawn.add(new Drawn(
+                    plan, Optional.ofNullable(newest.sketch).map(text -> json.readValue(text, PlanSketch.class))));
         }
         keep(made);
-        return sketches;
+        return drawn;
     }
 
     /** The drawing of a plan that has changed. */
@@ -104,19 +105,19 @@ class PlanSketches {
         }
     }
 
-    private static String stamp(String basis, Drawn drawn) {
-        String own = drawn.plan().version + " " + drawn.chosenRowId().orElse("");
+    private static String stamp(String basis, ToDraw plan) {
+        String own = plan.plan().version + " " + plan.chosenRowId().orElse("");
         return DigestUtils.md5DigestAsHex((basis + own).getBytes(StandardCharsets.UTF_8));
     }
 
-    private PlanSketchEntity drawn(CablesInRuns.Now now, Drawn drawn, String stamp) {
-        Optional<PlanSketch> sketch = sketch(now, drawn.plan(), drawn.chosenRowId());
+    private PlanSketchEntity made(CablesInRuns.Now now, ToDraw plan, String stamp) {
+        Optional<PlanSketch> sketch = sketch(now, plan.plan(), plan.chosenRowId());
         PlanSketchEntity made = new PlanSketchEntity();
-        made.planId = drawn.id();
+        made.planId = plan.plan().id;
         made.stamp = stamp;
         made.sketch = sketch.map(json::writeValueAsString).orElse(null);
         made.words = Stream.concat(
-                        sketch.map(PlanSketch::cableName).stream(), drawn.chosen().map(d -> d.cableName).stream())
+                        sketch.map(PlanSketch::cableName).stream(), plan.chosen().map(d -> d.cableName).stream())
                 .collect(Collectors.joining(" "))
                 .toLowerCase(Locale.ROOT);
         return made;

@@ -1,13 +1,18 @@
 package org.eskiz.server.store;
 
 import java.nio.charset.StandardCharsets;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Base64;
 import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.data.domain.KeysetScrollPosition;
 import org.springframework.data.domain.ScrollPosition;
@@ -25,27 +30,23 @@ import org.springframework.data.jpa.repository.JpaSpecificationExecutor;
  */
 public record KeysetOrder(Sort sort, Map<String, Function<String, Object>> readers) {
 
-    private static final String BETWEEN = "\n";
+    private static final String BETWEEN = ".";
+
+    private static final Base64.Encoder TO_TEXT = Base64.getUrlEncoder().withoutPadding();
 
     /** A part of what fits. */
     public <T> ListPage<T> page(JpaSpecificationExecutor<T> all, Specification<T> fits, Part part) {
         Window<T> window =
                 all.findBy(fits, found -> found.sortBy(sort).limit(part.limit()).scroll(position(part.after())));
-        boolean isWhole = part.after() == null && !window.hasNext();
-        return new ListPage<>(
-                window.getContent(),
-                isWhole ? window.size() : all.count(fits),
-                window.hasNext() ? Optional.of(cursor(window)) : Optional.empty());
+        return new ListPage<>(window.getContent(), window.hasNext() ? Optional.of(cursor(window)) : Optional.empty());
     }
 
     private String cursor(Window<?> window) {
         var last = (KeysetScrollPosition) window.positionAt(window.size() - 1);
-        List<String> keys = sort.stream()
+        return sort.stream()
                 .map(o -> String.valueOf(last.getKeys().get(o.getProperty())))
-                .toList();
-        return Base64.getUrlEncoder()
-                .withoutPadding()
-                .encodeToString(String.join(BETWEEN, keys).getBytes(StandardCharsets.UTF_8));
+                .map(key -> TO_TEXT.encodeToString(key.getBytes(StandardCharsets.UTF_8)))
+                .collect(Collectors.joining(BETWEEN));
     }
 
     private KeysetScrollPosition position(String after) {
@@ -53,14 +54,14 @@ public record KeysetOrder(Sort sort, Map<String, Function<String, Object>> reade
             return ScrollPosition.keyset();
         }
         try {
-            String[] keys = new String(Base64.getUrlDecoder().decode(after), StandardCharsets.UTF_8).split(BETWEEN, -1);
+            String[] keys = after.split(Pattern.quote(BETWEEN), -1);
             Map<String, Object> read = new LinkedHashMap<>();
             for (Sort.Order order : sort) {
-                String property = order.getProperty();
-                read.put(property, readers.get(property).apply(keys[read.size()]));
+                String key = new String(Base64.getUrlDecoder().decode(keys[read.size()]), StandardCharsets.UTF_8);
+                read.put(order.getProperty(), readers.get(order.getProperty()).apply(key));
             }
             return ScrollPosition.forward(read);
-        } catch (RuntimeException notOurs) {
+        } catch (IllegalArgumentException | DateTimeException | IndexOutOfBoundsException notOurs) {
             throw new InvalidRequestException(
                     "after", "must be what the link to the next part of this list said, not " + after);
         }
@@ -84,10 +85,28 @@ public record KeysetOrder(Sort sort, Map<String, Function<String, Object>> reade
         }
     }
 
-    /** The words of a search, each of which has to be found somewhere; nothing was searched for where there are none. */
-    public static List<String> words(String search) {
-        return search == null || search.isBlank()
-                ? List.of()
-                : List.of(search.strip().toLowerCase(Locale.ROOT).split("\\s+"));
+    /** A text of a key; the database knows no character 0. */
+    public static Object text(String key) {
+        if (key.indexOf(0) >= 0) {
+            throw new IllegalArgumentException("a character 0");
+        }
+        return key;
+    }
+
+    /** A day of a key, of a year of four digits. */
+    public static Object day(String key) {
+        return within(LocalDate.parse(key), LocalDate::getYear);
+    }
+
+    /** An instant of a key, likewise. */
+    public static Object instant(String key) {
+        return within(Instant.parse(key), at -> at.atOffset(ZoneOffset.UTC).getYear());
+    }
+
+    private static <T> T within(T value, ToIntFunction<T> year) {
+        if (year.applyAsInt(value) < 1 || year.applyAsInt(value) > 9999) {
+            throw new DateTimeException("not of a year of four digits");
+        }
+        return value;
     }
 }

@@ -2,7 +2,9 @@ package org.eskiz.server.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -63,6 +65,21 @@ class PlanListOverHttpTest {
     }
 
     @Test
+    void aNameOfAnyScriptLeadsOn(Api api) {
+        create(api, "Bø. Æther", "Zürich. 1", "rg-58");
+        create(api, "Bø. Æther", "Zürich. 2", "rg-58");
+        Api.Answer part = api.get("/api/plans?limit=1&find=" + word).expect(200);
+        assertThat(api.get(next(part).orElseThrow()).expect(200).json()).hasSize(1);
+    }
+
+    @Test
+    void isOfTheDemoOrNotWhereThatIsAsked(Api api) {
+        create(api, "Quay", "mine", "rg-58");
+        assertThat(names(api, "demo=false&find=" + word)).hasSize(1);
+        assertThat(names(api, "demo=true&find=" + word)).isEmpty();
+    }
+
+    @Test
     void standsByTheLastChangeWhereThatIsAsked(Api api) {
         create(api, "Attic", "first", "rg-58");
         create(api, "Quay", "second", "rg-58");
@@ -88,7 +105,19 @@ class PlanListOverHttpTest {
 
     @Test
     void whatIsNoPlaceInItIsRefused(Api api) {
-        for (String bad : List.of("after=x", "after=bm93aGVyZQ", "limit=0", "limit=501", "limit=ten", "ids=quay")) {
+        String id = key(UUID.randomUUID().toString());
+        for (String bad : List.of(
+                "after=x",
+                "after=" + key("nowhere"),
+                "after=" + String.join(".", key("Quay\0"), key("Loft"), id),
+                "order=CHANGED_LAST_FIRST&after=" + key("+999999999-01-01T00:00:00Z") + "." + id,
+                "limit=0",
+                "limit=501",
+                "limit=ten",
+                "ids=quay",
+                "find=%00",
+                "find=" + "a".repeat(201),
+                "find=" + "a+".repeat(13))) {
             api.get("/api/plans?" + bad).expectProblem(422);
         }
         assertThat(api.get("/api/plans?order=BEST")
@@ -96,6 +125,10 @@ class PlanListOverHttpTest {
                         .get("detail")
                         .asString())
                 .isEqualTo("must be one of [SITE, CHANGED_LAST_FIRST], not \"BEST\"");
+    }
+
+    private static String key(String text) {
+        return Base64.getUrlEncoder().withoutPadding().encodeToString(text.getBytes(StandardCharsets.UTF_8));
     }
 
     private UUID create(Api api, String site, String name, String cableKey) {
