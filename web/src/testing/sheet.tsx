@@ -34,6 +34,7 @@ export function rowOf(change: Partial<Row> = {}): Row {
     mass: { totalKg: 0.8 },
     chance: null,
     passing: null,
+    marginalByChance: false,
     middle: [],
     surer: null,
     tolerance: { percent: 10, provenance: 'TYPICAL', ofItself: false },

@@ -1,9 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { rowOf } from '../testing/sheet';
 import {
   chanceText,
-  doubtDb,
-  isMarginalByChance,
+  doubtText,
   shortChance,
   sureSentence,
   surerSentence,
@@ -12,9 +10,9 @@ import {
 
 const plainly = (text: string) => text.replaceAll('\u00a0', ' ');
 
-const ANGLE = { input: 'ANGLE', share: 0.6 } as const;
-const CABLE = { input: 'CABLE', share: 0.15 } as const;
-const LENGTH = { input: 'LENGTH', share: 0.002 } as const;
+const ANGLE = { input: 'ANGLE', standardDb: 0.4 } as const;
+const CABLE = { input: 'CABLE', standardDb: 0.2 } as const;
+const LENGTH = { input: 'LENGTH', standardDb: 0.02 } as const;
 
 describe('how sure a run is, in words', () => {
   it('is told in twentieths, and never as certain', () => {
@@ -24,20 +22,7 @@ describe('how sure a run is, in words', () => {
     expect([20, 0, 13].map(shortChance)).toEqual(['nearly all', 'hardly any', '13 in 20']);
   });
 
-  it('explains what is marginal only where that is why', () => {
-    const marginal = (code: string, band: number | null, kind = 'LEAST_POWER') =>
-      isMarginalByChance(
-        rowOf({
-          verdict: 'MARGINAL',
-          reasons: [{ code, band, values: { kind } }] as never,
-        }),
-      );
-    expect(marginal('MISSED_AT_TOLERANCE', 0)).toBe(true);
-    expect(marginal('LITTLE_TO_SPARE', 1)).toBe(true);
-    expect(marginal('LITTLE_TO_SPARE', null, 'BEND_RADIUS')).toBe(false);
-    expect(marginal('LITTLE_TO_SPARE', 0, 'LEAST_POWER_MARGIN')).toBe(false);
-    expect(marginal('EXTRAPOLATED', 0)).toBe(false);
-    expect(isMarginalByChance(rowOf())).toBe(false);
+  it('explains what is marginal where that is why', () => {
     expect(plainly(verdictByChance(13, true))).toBe(
       'Marginal, because of what nobody knows exactly: 13 in 20 runs like this would pass.',
     );
@@ -72,8 +57,8 @@ describe('how sure a run is, in words', () => {
     ).toBe('Foam 6 passes in 14 of 20, Foam 10 in all: 6 more of 20 for 34 EUR.');
   });
 
-  it('tells a share of the variance as a standard deviation', () => {
-    expect(plainly(doubtDb(0.25, 0.4) ?? '')).toBe('± 0.20 dB');
-    expect(doubtDb(0.0001, 0.4)).toBeNull();
+  it('tells a standard deviation, and none that is nothing', () => {
+    expect(plainly(doubtText(0.2) ?? '')).toBe('± 0.20 dB');
+    expect(doubtText(0.004)).toBeNull();
   });
 });

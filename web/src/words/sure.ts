@@ -1,6 +1,5 @@
 /** Sentences about how sure a run is, and what it would bring to know more. */
 
-import type { Row } from '../api';
 import { fixed, tied } from '../units';
 import { capital } from './capital';
 
@@ -45,29 +44,10 @@ export function verdictByChance(passing: number, isMarginalByChance: boolean): s
     : chanceText(passing);
 }
 
-const BY_CHANCE: readonly string[] = [
-  'MISSED_AT_WORST_ANGLE',
-  'MISSED_AT_TOLERANCE',
-  'LITTLE_TO_SPARE',
-];
-
-/** Whether a row is marginal for what arrives, which is another in every run like it, and not for what it costs or bears. */
-export function isMarginalByChance({ verdict, reasons }: Row): boolean {
-  const [first] = reasons;
-  return (
-    verdict === 'MARGINAL' &&
-    first !== undefined &&
-    first.band !== null &&
-    BY_CHANCE.includes(first.code) &&
-    first.values.kind !== 'LEAST_POWER_MARGIN' &&
-    first.values.kind !== 'LEAST_VOLTAGE_MARGIN'
-  );
-}
-
-/** What is not known, the largest share of the variance first. */
+/** What is not known, and the standard deviation of the loss by it alone. */
 export interface Doubt {
   input: Input;
-  share: number;
+  standardDb: number;
 }
 
 /**
@@ -97,9 +77,8 @@ export function sureSentence(
   return tied(second ? `${largest} ${asMuch(first, second)}` : largest);
 }
 
-/** A share of a variance goes with the square of what it is of. */
 function asMuch(first: Doubt, second: Doubt): string {
-  const times = Math.sqrt(second.share / first.share);
+  const times = second.standardDb / first.standardDb;
   const much =
     times > 0.8 ? 'nearly as much' : times > 0.4 ? 'about half as much' : times > 0.1 ? 'less' : '';
   return much === '' ? '' : `${capital(INPUT_WORDS[second.input].what)} matters ${much}.`;
@@ -128,8 +107,7 @@ export function surerSentence(from: Sure, to: Sure, more: number, price: string)
   );
 }
 
-/** What a standard deviation of an input is of a loss; null where it is nothing to speak of. */
-export function doubtDb(share: number, standardDb: number): string | null {
-  const db = standardDb * Math.sqrt(share);
-  return db < 0.005 ? null : `± ${fixed(db, 2)} dB`;
+/** A standard deviation of a loss; null where it is nothing to speak of. */
+export function doubtText(standardDb: number): string | null {
+  return standardDb < 0.005 ? null : `± ${fixed(standardDb, 2)} dB`;
 }

@@ -47,6 +47,7 @@ function row(name: string, over: Partial<Row> = {}): Row {
     reachOfRun: null,
     chance: null,
     passing: null,
+    marginalByChance: false,
     middle: [],
     surer: null,
     tolerance: { percent: 10, provenance: 'TYPICAL', ofItself: false },

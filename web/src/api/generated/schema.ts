@@ -1515,6 +1515,7 @@ export interface components {
             cables: components["schemas"]["ElementShareResponse"][];
             /** Format: double */
             frequencyMHz: number;
+            inputs: components["schemas"]["InputResponse"][];
             largest: components["schemas"]["LargestResponse"] | null;
             lengths: components["schemas"]["ElementShareResponse"][];
             lossDb: components["schemas"]["QuantilesResponse"];
@@ -2510,6 +2511,14 @@ export interface components {
             what: "NEW" | "CHANGED" | "SAME" | "REFUSED";
             why: string | null;
         };
+        InputResponse: {
+            /** @enum {string} */
+            input: "CABLE" | "JOINTS" | "SWR" | "ANGLE" | "LENGTH" | "AMBIENT";
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            standardDb: number;
+        };
         InstrumentRequest: {
             /** Format: uuid */
             holder: string;
@@ -3411,6 +3420,7 @@ export interface components {
             id: string;
             /** Format: double */
             leastSpareDb: number | null;
+            marginalByChance: boolean;
             mass: components["schemas"]["MassResponse"] | null;
             middle: components["schemas"]["LossRangeResponse"][];
             name: string;

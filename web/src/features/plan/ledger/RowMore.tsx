@@ -3,7 +3,7 @@ import type { Row } from '../../../api';
 import { verdictColour } from '../../../ui';
 import { usePreferences } from '../../../app/preferences';
 import { levelTeller, tied } from '../../../units';
-import { isMarginalByChance, reasonText, verdictByChance } from '../../../words';
+import { reasonText, verdictByChance } from '../../../words';
 import { bandName, bandsOf, ownCablesOf, powerOn } from '../document/model';
 import { partsWith } from '../run/parts';
 import { useSheet } from '../sheetContext';
@@ -61,7 +61,7 @@ function HowManyWouldPass({ row }: { row: Row }) {
   const told = levelTeller(powerOn(plan, band), reading);
   return (
     <p>
-      {verdictByChance(sure.passing, isMarginalByChance(row))}{' '}
+      {verdictByChance(sure.passing, row.marginalByChance)}{' '}
       {tied(`On ${bandName(band)} ${told(middle.mostDb)} to ${told(middle.leastDb)} in 9 of 10.`)}
     </p>
   );

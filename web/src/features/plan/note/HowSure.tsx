@@ -5,10 +5,10 @@ import type { Schemas } from '../../../api';
 import { answered as answerOf, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { levelTeller } from '../../../units';
-import type { Doubt, Input } from '../../../words';
+import type { Input } from '../../../words';
 import {
   chanceText,
-  doubtDb,
+  doubtText,
   INPUT_WORDS,
   moneyText,
   sureSentence,
@@ -26,15 +26,6 @@ import { laid } from '../ledger/mix';
 import { useSheet } from '../sheetContext';
 
 type BandConfidence = Schemas['BandConfidenceResponse'];
-
-const INPUTS: readonly [keyof BandConfidence['shares'], Input][] = [
-  ['cable', 'CABLE'],
-  ['joints', 'JOINTS'],
-  ['swr', 'SWR'],
-  ['angle', 'ANGLE'],
-  ['length', 'LENGTH'],
-  ['ambient', 'AMBIENT'],
-];
 
 /** Less of the variance than this is not worth a line. */
 const WORTH_A_LINE = 0.005;
@@ -67,7 +58,7 @@ export function HowSure() {
   const at = plan.document.assessment?.bands?.[answered.focus];
   const told = levelTeller(powerOn(plan, at), reading);
   const span = (loss: { p05: number; p95: number }) => `${told(loss.p95)} to ${told(loss.p05)}`;
-  const doubts = doubtsOf(band);
+  const doubts = band.inputs.filter((d) => d.share >= WORTH_A_LINE);
   return (
     <div data-testid="how-sure">
       <p>
@@ -93,13 +84,6 @@ export function HowSure() {
   );
 }
 
-/** The largest first. */
-function doubtsOf(band: BandConfidence): Doubt[] {
-  return INPUTS.map(([share, input]) => ({ input, share: band.shares[share] }))
-    .filter((d) => d.share >= WORTH_A_LINE)
-    .toSorted((a, b) => b.share - a.share);
-}
-
 /** What the next surer cable costs more, where there is one. */
 function Surer() {
   const { sureness, row } = useSheet();
@@ -119,9 +103,16 @@ function Surer() {
 }
 
 /** One thing that nobody knows exactly, what it is of the loss, and where it comes to be known. */
-function WorthKnowing({ doubt, standardDb }: { doubt: Doubt; standardDb: number }) {
+function WorthKnowing({
+  doubt,
+  standardDb,
+}: {
+  doubt: BandConfidence['inputs'][number];
+  /** By all inputs, as wide as the bar may be. */
+  standardDb: number;
+}) {
   const { what, how } = INPUT_WORDS[doubt.input];
-  const db = doubtDb(doubt.share, standardDb);
+  const db = doubtText(doubt.standardDb);
   if (db === null) return null;
   return (
     <li className="grid grid-cols-[9ch_48px_1fr] items-baseline gap-x-2 py-0.5">
@@ -129,7 +120,7 @@ function WorthKnowing({ doubt, standardDb }: { doubt: Doubt; standardDb: number 
       <span
         aria-hidden="true"
         className="h-2 bg-copper"
-        style={{ width: `${48 * Math.sqrt(doubt.share)}px` }}
+        style={{ width: `${(48 * doubt.standardDb) / standardDb}px` }}
       />
       <span>
         {what}; <WhereItIsMeasured input={doubt.input} how={how} />

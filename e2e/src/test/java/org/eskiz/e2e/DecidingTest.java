@@ -64,6 +64,30 @@ class DecidingTest {
     }
 
     @Test
+    void moreCertaintyIsBoughtAndAToleranceIsChangedWhereItIsTold(Page page) {
+        PlanSheetPage sheet = PlanSheetPage.makeNew(page);
+        page.getByLabel("more about RG-58").click();
+        Locator tolerance = page.getByLabel(Pattern.compile("^tolerance of figures typical"))
+                .first();
+        String usual = tolerance.inputValue();
+        tolerance.fill("40");
+        tolerance.press("Enter");
+        assertThat(sheet.row("RG-58").locator("xpath=following-sibling::tr[1]")).containsText("in 9 of 10");
+        page.reload();
+        page.getByLabel("more about RG-58").click();
+        assertThat(tolerance).hasValue("40");
+        tolerance.fill(usual);
+        tolerance.press("Enter");
+
+        sheet.button("Value").click();
+        choose(page, "what money buys", "more certainty");
+        assertThat(page.getByText("From the cheapest to the surest")).isVisible();
+        assertThat(page).hasURL(Pattern.compile("by=chance"));
+        page.reload();
+        assertThat(page.getByText("From the cheapest to the surest")).isVisible();
+    }
+
+    @Test
     void whereNothingGetsThroughOneStepEasesIt(Page page) {
         PlanSheetPage sheet = PlanSheetPage.makeNew(page);
         sheet.field("asked for: percent that arrives").fill("99");

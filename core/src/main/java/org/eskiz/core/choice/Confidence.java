@@ -52,16 +52,22 @@ public record Confidence(double chance, List<OnBand> bands) {
      */
     public record OnBand(Quantiles powerShare, Quantiles lossDb, Shares shares, OptionalDouble mostLossDb) {
 
+        /** The kinds of input that any of the uncertainty is of, the largest first. */
+        public List<Input> inputs() {
+            return Arrays.stream(Input.values())
+                    .filter(i -> shares.of(i) > 0)
+                    .sorted(Comparator.comparingDouble(i -> -shares.of(i)))
+                    .toList();
+        }
+
         /** The kind of input that most of the uncertainty is of; empty where nothing is uncertain. */
         public Optional<Input> largest() {
-            return shares.standardDb > 0
-                    ? Arrays.stream(Input.values()).max(Comparator.comparingDouble(shares::of))
-                    : Optional.empty();
+            return inputs().stream().findFirst();
         }
 
         /** Whether what is asked is met or missed by an input alone, within the middle 90 % of it. */
         public boolean isDecidedBy(Input input) {
-            double reachDb = MIDDLE_90 * shares.standardDb * Math.sqrt(shares.of(input));
+            double reachDb = MIDDLE_90 * shares.standardDb(input);
             return mostLossDb.isPresent() && Math.abs(mostLossDb.getAsDouble() - lossDb.p50) < reachDb;
         }
 
@@ -126,6 +132,11 @@ public record Confidence(double chance, List<OnBand> bands) {
                     .filter(p -> p.input == input)
                     .mapToDouble(Part::share)
                     .sum();
+        }
+
+        /** Standard deviation of the total loss by all that is of one kind, dB: a share is one of variances. */
+        public double standardDb(Input input) {
+            return standardDb * Math.sqrt(of(input));
         }
     }
 

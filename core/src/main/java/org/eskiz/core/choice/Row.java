@@ -53,6 +53,12 @@ public record Row(
         return allReasons().anyMatch(r -> r.cause().verdict() == Verdict.FAIL && !r.isOfWhatArrives());
     }
 
+    /** Whether it is marginal for what arrives, which is another in every run like it, and not for what it costs or bears. */
+    public boolean isMarginalByChance() {
+        return verdict() == Verdict.MARGINAL
+                && reasons().stream().limit(1).anyMatch(r -> r.isOfWhatArrives() && r.cause() != Reason.Cause.UNKNOWN);
+    }
+
     /** How the caller knows it: by its cables, each once. */
     public String id() {
         return id(filling);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -115,6 +116,19 @@ class ConfidenceTest {
         assertThat(known.p95() - known.p50())
                 .isCloseTo(left * (band.lossDb().p95() - band.lossDb().p50()), within(1e-12));
         assertThat(known.p05()).isGreaterThan(band.lossDb().p05());
+    }
+
+    @ParameterizedTest
+    @MethodSource("cases")
+    void theInputsMakeUpAllOfItTheLargestFirst(JsonNode c) {
+        for (Confidence.OnBand band : confidence(c, 0.1).bands()) {
+            Confidence.Shares shares = band.shares();
+            assertThat(band.inputs()).isSortedAccordingTo(Comparator.comparingDouble(i -> -shares.of(i)));
+            assertThat(band.inputs().stream()
+                            .mapToDouble(i -> Math.pow(shares.standardDb(i), 2))
+                            .sum())
+                    .isCloseTo(Math.pow(shares.standardDb(), 2), within(1e-12));
+        }
     }
 
     @ParameterizedTest

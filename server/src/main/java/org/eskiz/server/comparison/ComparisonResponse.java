@@ -47,6 +47,7 @@ public record ComparisonResponse(
      * @param chance share of the samples of what nobody knows exactly in which everything is met that is asked of what arrives, 0
      *     for a row that fails for anything else; null where it was not asked for
      * @param passing the same of twenty
+     * @param marginalByChance whether it is marginal for what arrives, and not for what it costs or bears
      * @param middle total loss on each band in the middle 90 % of those samples; empty likewise
      * @param surer the next cable that would pass more often for more; null likewise, and where there is none
      * @param tolerance how far its losses may be off: of its cables that which may be the farthest
@@ -68,6 +69,7 @@ public record ComparisonResponse(
             @Nullable ReachResponse reachOfRun,
             @Nullable Double chance,
             @Nullable Integer passing,
+            boolean marginalByChance,
             List<LossRangeResponse> middle,
             @Nullable SurerResponse surer,
             ToleranceResponse tolerance) {}

@@ -22,6 +22,7 @@ record ConfidenceResponse(double chance, int passing, List<BandConfidenceRespons
      *
      * @param powerAtAntennaW null for a receiver
      * @param standardDb standard deviation of the total loss by all inputs, dB
+     * @param inputs what any of the uncertainty is of, the largest first
      * @param cables of the share of the cables what each has, where there are several
      * @param lengths likewise
      * @param largest what most of the uncertainty is of; null where nothing is uncertain
@@ -34,9 +35,18 @@ record ConfidenceResponse(double chance, int passing, List<BandConfidenceRespons
             QuantilesResponse lossDb,
             double standardDb,
             SharesResponse shares,
+            List<InputResponse> inputs,
             List<ElementShareResponse> cables,
             List<ElementShareResponse> lengths,
             @Nullable LargestResponse largest) {}
+
+    /**
+     * What all of one kind is of the uncertainty.
+     *
+     * @param share of the variance
+     * @param standardDb standard deviation of the total loss by it alone, dB
+     */
+    record InputResponse(Input input, double share, double standardDb) {}
 
     /**
      * The input that most of the uncertainty is of, and what knowing it exactly would bring.
@@ -87,6 +97,10 @@ record ConfidenceResponse(double chance, int passing, List<BandConfidenceRespons
                         on.shares().of(Input.ANGLE),
                         on.shares().of(Input.LENGTH),
                         on.shares().of(Input.AMBIENT)),
+                on.inputs().stream()
+                        .map(i -> new InputResponse(
+                                i, on.shares().of(i), on.shares().standardDb(i)))
+                        .toList(),
                 elements(on, Input.CABLE, asked.run()),
                 elements(on, Input.LENGTH, asked.run()),
                 on.largest()

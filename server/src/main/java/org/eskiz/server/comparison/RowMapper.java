@@ -97,6 +97,7 @@ final class RowMapper {
                         : null,
                 row.chance().map(Chance::share).orElse(null),
                 row.chance().map(Chance::passing).orElse(null),
+                row.isMarginalByChance(),
                 row.chance().map(RowMapper::middle).orElse(List.of()),
                 steps.above(row).map(this::surer).orElse(null),
                 candidates.tolerance(row.filling()));
