@@ -136,11 +136,38 @@ export function useBenchAnalysis(notes: BenchNotes) {
   });
 }
 
-/** Everything in the locker, by label. */
-export function usePieces() {
+/** What the locker is searched by; without, the first of all that is in it. */
+export type PieceSearch = NonNullable<operations['listPieces']['parameters']['query']>;
+
+/** Pieces of the locker, in parts as they are looked at. */
+export function usePieceList(search: PieceSearch) {
+  return useLongList(['locker', 'list', search], (after, signal) =>
+    partOf(api.GET('/api/locker/pieces', { params: { query: { ...search, after } }, signal })),
+  );
+}
+
+/** The first pieces of a search, by label: as many as one may choose from; of null none. */
+export function usePieces(search: PieceSearch | null = {}) {
   return useQuery({
-    queryKey: ['locker', 'pieces'],
-    queryFn: () => answered(api.GET('/api/locker/pieces')),
+    queryKey: ['locker', 'some', search],
+    queryFn: ({ signal }) =>
+      partOf(api.GET('/api/locker/pieces', { params: { query: search ?? {} }, signal })),
+    enabled: search !== null,
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** How many pieces stand how; with the demo or without. */
+export function useLockerOverview(isDemoHidden: boolean) {
+  return useQuery({
+    queryKey: ['locker', 'overview', isDemoHidden],
+    queryFn: ({ signal }) =>
+      answered(
+        api.GET('/api/locker/overview', {
+          params: { query: isDemoHidden ? { demo: false } : {} },
+          signal,
+        }),
+      ),
   });
 }
 

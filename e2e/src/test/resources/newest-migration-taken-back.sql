@@ -1,7 +1,10 @@
--- Takes back V10, so that a database looks as if an earlier version had made it.
-drop table plan_sketch;
-drop index plan_by_site, plan_by_change;
-alter table bench_test
-    drop column newest_number, drop column listed_on, drop column stored_at, drop column method, drop column outcome,
-    drop column words;
-delete from flyway_schema_history where version = '10';
+-- Takes back V11, so that a database looks as if an earlier version had made it.
+drop table piece_life;
+drop function piece_urgency;
+drop trigger piece_changed on piece;
+drop trigger outing_changed on outing;
+drop trigger bench_test_noted on bench_test_revision;
+drop trigger bench_test_removed on bench_test;
+drop function piece_is_touched, piece_of_outing_is_touched, pieces_of_test_are_touched, pieces_of_removed_test_are_touched;
+alter table piece drop column touched;
+delete from flyway_schema_history where version = '11';

@@ -984,6 +984,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/locker/overview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many pieces stand how, and the longest of them */
+        get: operations["getLockerOverview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/locker/pieces": {
         parameters: {
             query?: never;
@@ -991,7 +1008,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** All pieces and how they stand, by label */
+        /** Pieces and how they stand, by label or the most urgent first, in parts */
         get: operations["listPieces"];
         put?: never;
         /** Store a new piece under an id made by the client */
@@ -2761,6 +2778,22 @@ export interface components {
             swrAtRadio?: number;
             through?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
         };
+        LockerOverviewResponse: {
+            /** Format: int64 */
+            due: number;
+            /** Format: int64 */
+            failing: number;
+            /** Format: int64 */
+            fine: number;
+            /** Format: double */
+            longestM: number;
+            /** Format: int64 */
+            out: number;
+            /** Format: int64 */
+            pieces: number;
+            /** Format: int64 */
+            retired: number;
+        };
         LossRangeResponse: {
             /** Format: double */
             leastDb: number;
@@ -2920,6 +2953,10 @@ export interface components {
             label: string;
             /** Format: double */
             lengthM: number;
+            /** Format: double */
+            massKg: number | null;
+            /** Format: date */
+            outSince: string | null;
             /** Format: uuid */
             pieceId: string;
             spare: boolean;
@@ -5572,9 +5609,47 @@ export interface operations {
             };
         };
     };
+    getLockerOverview: {
+        parameters: {
+            query?: {
+                /** @description false for those that are not of the demo, true for those that are */
+                demo?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LockerOverviewResponse"];
+                };
+            };
+        };
+    };
     listPieces: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description words, each in the label, the type, the place or the note */
+                find?: string;
+                /** @description only the piece of this label, whatever its capitals */
+                label?: string;
+                standing?: "FAILING" | "DUE" | "FINE" | "RETIRED" | "OUT" | "NEEDS_A_HAND" | "WELL_AGED";
+                /** @description false for those that are not of the demo, true for those that are */
+                demo?: boolean;
+                /** @description only these */
+                ids?: string[];
+                order?: "LABEL" | "URGENCY";
+                /** @description as the link to the next part has it */
+                after?: string;
+                /** @description how many at most: 1 to 500, 200 where nothing is said */
+                limit?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;

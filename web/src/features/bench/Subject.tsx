@@ -1,10 +1,17 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
-import type { BenchNotes } from '../../api';
+import type { BenchNotes, Piece } from '../../api';
 import { useBenchLog, useConnectors, usePieces } from '../../api';
-import { Select, Term } from '../../ui';
+import { Select, Term, useSettled } from '../../ui';
 import { plain } from '../../units';
 import { ofPiece, textOf } from './notes';
+
+const TYPED_MS = 150;
+
+function labelled(pieces: readonly Piece[], label: string | undefined): Piece | undefined {
+  const text = label?.trim().toLowerCase();
+  return pieces.find((p) => p.label.toLowerCase() === text);
+}
 
 /** What is tested: the piece, and the joints that are in it. */
 export function Subject({
@@ -16,8 +23,12 @@ export function Subject({
 }) {
   const connectors = useConnectors().data ?? [];
   const log = useBenchLog({ limit: 100 }).items ?? [];
-  const owned = usePieces().data ?? [];
-  const piece = owned.find((p) => p.id === notes.pieceId);
+  const typed = useSettled((notes.piece ?? '').trim(), TYPED_MS);
+  const owned = usePieces(typed === '' ? {} : { find: typed }).data?.items ?? [];
+  const chosen = usePieces(notes.pieceId ? { ids: [notes.pieceId] } : null).data?.items ?? [];
+  const piece = [...owned, ...chosen].find((p) => p.id === notes.pieceId);
+  const [isTyped, setTyped] = useState(false);
+  const meant = isTyped && !notes.pieceId ? labelled(owned, notes.piece) : undefined;
   const pieces = [
     ...new Set(
       [...owned.map((p) => p.label), ...log.map((t) => t.piece)].filter((p) => p !== null),
@@ -27,9 +38,14 @@ export function Subject({
   useEffect(() => {
     if (piece && notes.piece === undefined) onChange(ofPiece(notes, piece));
   }, [piece, notes, onChange]);
+  // a label that is typed means its piece, as soon as that is found; a test that is kept stays as it is
+  useEffect(() => {
+    if (meant) onChange(ofPiece(notes, meant));
+  }, [meant, notes, onChange]);
   function named(text: string) {
-    const meant = owned.find((p) => p.label.toLowerCase() === text.trim().toLowerCase());
-    onChange(meant ? ofPiece(notes, meant) : { ...notes, piece: textOf(text), pieceId: undefined });
+    setTyped(true);
+    const at = labelled(owned, text);
+    onChange(at ? ofPiece(notes, at) : { ...notes, piece: textOf(text), pieceId: undefined });
   }
   const joints = notes.joints ?? [];
   return (

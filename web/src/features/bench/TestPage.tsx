@@ -256,7 +256,9 @@ async function pieceFor(
 ): Promise<Pick<BenchNotes, 'pieceId'>> {
   const made = pieceOf(notes, crypto.randomUUID(), sweptM);
   if (notes.pieceId !== undefined || !made) return {};
-  const there = await answered(api.GET('/api/locker/pieces'));
+  const there = await answered(
+    api.GET('/api/locker/pieces', { params: { query: { label: made.label } } }),
+  );
   const same = there.find((p) => p.label.toLowerCase() === made.label.toLowerCase());
   if (same) return { pieceId: same.id };
   const piece = await answered(api.POST('/api/locker/pieces', { body: made }));

@@ -1,4 +1,4 @@
-import type { Kit, Piece } from '../../api';
+import type { Kit } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { useWidth } from '../../ui';
 import { fixed, lengthText, massText } from '../../units';
@@ -16,12 +16,10 @@ export function drawnLengthM(kit: Kit): number {
 /** The pieces end to end as they would lie on the grass, all kits at one scale, the spare beside, mass and loss at the end. */
 export function KitDrawing({
   kit,
-  pieces,
   longestM,
   lossDb,
 }: {
   kit: Kit;
-  pieces: readonly Piece[];
   longestM: number;
   /** Of its pieces and the pairs between them; null where it is not known. */
   lossDb: number | null;
@@ -32,7 +30,7 @@ export function KitDrawing({
   const scale = (room * (1 - GAP_M)) / longestM;
   const laid = kit.pieces.filter((p) => !p.spare);
   const spare = kit.pieces.filter((p) => p.spare);
-  const weighed = pieces.map((p) => p.massKg);
+  const weighed = kit.pieces.map((p) => p.massKg);
   const massKg = weighed.every((kg) => kg !== null)
     ? weighed.reduce((sum: number, kg) => sum + (kg ?? 0), 0)
     : null;

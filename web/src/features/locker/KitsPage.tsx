@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Kit, Schemas } from '../../api';
+import type { Kit, Piece, Schemas } from '../../api';
 import { answered, api, useConnectors, useKitLosses, useKits, usePieces } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
@@ -13,6 +13,7 @@ import { drawnLengthM, KitDrawing } from './KitDrawing';
 import { LengthSetsPanel } from './LengthSetsPanel';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
+import type { Movable } from './useMoving';
 import { useMoving } from './useMoving';
 
 /** Where the losses are read when nobody says otherwise. */
@@ -99,7 +100,6 @@ function KitRow({
   lossDb: number | null;
 }) {
   const { lengths } = usePreferences();
-  const pieces = usePieces().data ?? [];
   const connectors = useConnectors().data ?? [];
   const nameOf = (key: string) => connectors.find((c) => c.key === key)?.name ?? key;
   const queries = useQueryClient();
@@ -118,9 +118,6 @@ function KitRow({
       refresh();
     },
   });
-  const own = kit.pieces
-    .map((p) => pieces.find((x) => x.id === p.pieceId))
-    .filter((p) => p !== undefined);
   if (gone) {
     return (
       <li className="border-b border-hairline px-4 py-2 text-soft">
@@ -143,7 +140,7 @@ function KitRow({
           <button
             type="button"
             className="quiet"
-            onClick={() => moving.go(kit.isOut ? 'PUT_AWAY' : 'TOOK_OUT', own)}
+            onClick={() => moving.go(kit.isOut ? 'PUT_AWAY' : 'TOOK_OUT', packedIn(kit))}
           >
             {kit.isOut ? 'Put it away' : 'Take it out'}
           </button>
@@ -152,7 +149,7 @@ function KitRow({
           </button>
         </span>
       </span>
-      <KitDrawing kit={kit} pieces={own} longestM={longestM} lossDb={lossDb} />
+      <KitDrawing kit={kit} longestM={longestM} lossDb={lossDb} />
       <ul aria-label={`what to pack for ${kit.name}`} className="text-body">
         {kit.pieces.map((p) => (
           <li key={p.pieceId}>
@@ -185,11 +182,26 @@ function KitRow({
   );
 }
 
+function packedIn(kit: Kit): Movable[] {
+  return kit.pieces.map((p) => ({ ...p, id: p.pieceId }));
+}
+
+/** More of them are not named one by one. */
+const MOST_NAMED = 20;
+
 type Said = Schemas['KitRequest'];
+
+function namesOf(pieces: readonly string[], known: readonly Piece[]): string {
+  const names = pieces
+    .slice(0, MOST_NAMED)
+    .map((id) => known.find((p) => p.id === id)?.label ?? 'a piece');
+  const more = pieces.length - names.length;
+  return names.join(', ') + (more > 0 ? ` and ${more} more` : '');
+}
 
 /** A kit of pieces that were marked: it needs a name. */
 function Pack({ pieces, onDone }: { pieces: readonly string[]; onDone: () => void }) {
-  const known = usePieces().data ?? [];
+  const known = usePieces({ ids: pieces.slice(0, MOST_NAMED) }).data?.items ?? [];
   const queries = useQueryClient();
   const [name, setName] = useState('');
   const body = useMemo<Said>(
@@ -210,10 +222,7 @@ function Pack({ pieces, onDone }: { pieces: readonly string[]; onDone: () => voi
   });
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline bg-raised px-4 py-2">
-      <span className="text-soft">
-        A kit of {pieces.map((id) => known.find((p) => p.id === id)?.label ?? 'a piece').join(', ')}
-        , named
-      </span>
+      <span className="text-soft">A kit of {namesOf(pieces, known)}, named</span>
       <TextField
         label="name of the kit"
         placeholder="what the bag is called"

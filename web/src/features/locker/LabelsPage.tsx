@@ -1,19 +1,28 @@
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { useConnectors, usePieces } from '../../api';
+import { useConnectors, usePieceList } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { lengthText } from '../../units';
 import { endText } from '../../words';
 
+/** An address names no more of them; of more, the whole locker is gone through. */
+const MOST_NAMED = 100;
+
 /** Labels to be printed, cut out and stuck on: the label large, and what one wants to know on the roof. */
 export function LabelsPage() {
   const [params] = useSearchParams();
   const { lengths } = usePreferences();
-  const all = usePieces().data;
   const connectors = useConnectors().data ?? [];
   const nameOf = (key: string) => connectors.find((c) => c.key === key)?.name ?? key;
   const wanted = useMemo(() => params.get('pieces')?.split(' ') ?? null, [params]);
+  const list = usePieceList({
+    ids: wanted && wanted.length <= MOST_NAMED ? wanted : undefined,
+    limit: 500,
+  });
+  const { items: all, more } = list;
+  // a sheet that is printed is whole
+  useEffect(() => more?.(), [more]);
   const pieces = (all ?? []).filter((p) =>
     wanted ? wanted.includes(p.id) : p.standing !== 'RETIRED',
   );

@@ -1,14 +1,12 @@
-import { useMemo, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { Piece } from '../../api';
-import { usePieces } from '../../api';
+import type { Piece, PieceSearch } from '../../api';
+import { useLockerOverview, usePieceList } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
-import { byUrgency, counted, isFound } from './locker';
-import type { Asked } from './locker';
-import { LongListOf } from '../../ui';
+import { LongListOf, useSettled } from '../../ui';
 import { GoneBar } from './GoneBar';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
@@ -19,36 +17,42 @@ import { useMoving } from './useMoving';
 
 const ROW_PX = 52;
 
+/** A search waits for the hand to rest. */
+const TYPED_MS = 120;
+
 const STANDINGS = ['FAILING', 'DUE', 'FINE', 'RETIRED', 'OUT'] as const;
 
 /** What I own: every piece drawn to one scale, what needs a hand first; taken out and put away with one key. */
 export function LockerPage() {
-  const query = usePieces();
   const { settings } = usePreferences();
   const navigate = useNavigate();
   const { params, put } = useAddress();
   const moving = useMoving();
   const [search, setSearch] = useState('');
-  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const [marked, setMarked] = useState<ReadonlyMap<string, Piece>>(new Map());
   const field = useRef<HTMLInputElement>(null);
-  const pieces = useMemo(
-    () => byUrgency((query.data ?? []).filter((p) => !(p.demo && settings.demoHidden))),
-    [query.data, settings.demoHidden],
-  );
-  const asked: Asked = {
-    search,
-    standing: STANDINGS.find((s) => s === params.get('standing')) ?? null,
+  const demo = settings.demoHidden ? false : undefined;
+  const standing = STANDINGS.find((s) => s === params.get('standing')) ?? null;
+  const find = useSettled(search.trim(), TYPED_MS);
+  const asked: PieceSearch = {
+    order: 'URGENCY',
+    demo,
+    find: find || undefined,
+    standing: standing ?? undefined,
   };
+  const list = usePieceList(asked);
+  const overview = useLockerOverview(settings.demoHidden).data;
   const gone = params.get('gone');
-  const found = pieces.filter((p) => isFound(p, asked));
-  const longestM = pieces.reduce((most, p) => Math.max(most, p.lengthM), 1);
+  const found = list.items ?? [];
   const those = (): Piece[] => {
     const inFocus = document.activeElement?.closest('[data-piece]')?.getAttribute('data-piece');
-    return pieces.filter((p) => (marked.size > 0 ? marked.has(p.id) : p.id === inFocus));
+    return marked.size > 0
+      ? [...marked.values()].map((m) => found.find((p) => p.id === m.id) ?? m)
+      : found.filter((p) => p.id === inFocus);
   };
   const go = (kind: 'TOOK_OUT' | 'PUT_AWAY') => {
     moving.go(kind, those());
-    setMarked(new Set());
+    setMarked(new Map());
   };
   useShortcuts({
     n: () => put({ new: 'piece' }),
@@ -58,10 +62,10 @@ export function LockerPage() {
     ArrowDown: () => walk(1),
     ArrowUp: () => walk(-1),
   });
-  const toggle = (id: string) =>
+  const toggle = (piece: Piece) =>
     setMarked((before) => {
-      const after = new Set(before);
-      if (!after.delete(id)) after.add(id);
+      const after = new Map(before);
+      if (!after.delete(piece.id)) after.set(piece.id, piece);
       return after;
     });
 
@@ -90,7 +94,11 @@ export function LockerPage() {
             </button>
           </div>
           {marked.size > 0 && (
-            <MarkedBar marked={marked} onMove={go} onNone={() => setMarked(new Set())} />
+            <MarkedBar
+              marked={[...marked.keys()]}
+              onMove={go}
+              onNone={() => setMarked(new Map())}
+            />
           )}
           <MovedBar moving={moving} />
           {gone && <GoneBar id={gone} onDone={() => put({ gone: null })} />}
@@ -100,12 +108,12 @@ export function LockerPage() {
               onKept={(id) => void navigate(`/locker/${id}`)}
             />
           )}
-          {!query.data && (
+          {!list.items && (
             <p role="status" className="px-4 py-4">
-              {query.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
+              {list.failureCount > 0 ? 'The server does not answer; trying again.' : 'Opening …'}
             </p>
           )}
-          {query.data && pieces.length === 0 && (
+          {overview?.pieces === 0 && (
             <p className="px-4 py-4">
               The locker is empty. Put in what you own, a label and a length are enough:{' '}
               <button type="button" className="quiet" onClick={() => put({ new: 'piece' })}>
@@ -114,7 +122,7 @@ export function LockerPage() {
               .
             </p>
           )}
-          {pieces.length > 0 && found.length === 0 && (
+          {overview && overview.pieces > 0 && list.items?.length === 0 && (
             <p className="px-4 py-4">
               No piece is like that.{' '}
               <button
@@ -134,28 +142,30 @@ export function LockerPage() {
             items={found}
             keyOf={(p) => p.id}
             rowPx={ROW_PX}
-            more={null}
+            more={list.more}
             scrolls
           >
             {(p, placed) => (
               <PieceRow
                 placed={placed}
                 piece={p}
-                longestM={longestM}
+                longestM={overview?.longestM ?? p.lengthM}
                 isMarked={marked.has(p.id)}
-                onMark={() => toggle(p.id)}
+                onMark={() => toggle(p)}
                 onMove={() => moving.go(p.outSince === null ? 'TOOK_OUT' : 'PUT_AWAY', [p])}
               />
             )}
           </LongListOf>
-          {found.length > 0 && <LockerFoot count={found.length} />}
+          {found.length > 0 && <LockerFoot count={list.total} />}
         </section>
-        <Overview
-          pieces={pieces}
-          counts={counted(pieces)}
-          standing={asked.standing}
-          onStanding={(standing) => put({ standing })}
-        />
+        {overview && overview.pieces > 0 && (
+          <Overview
+            counts={overview}
+            demo={demo}
+            standing={standing}
+            onStanding={(to) => put({ standing: to ?? null })}
+          />
+        )}
       </main>
     </Shell>
   );
@@ -167,14 +177,14 @@ function MarkedBar({
   onMove,
   onNone,
 }: {
-  marked: ReadonlySet<string>;
+  marked: readonly string[];
   onMove: (kind: 'TOOK_OUT' | 'PUT_AWAY') => void;
   onNone: () => void;
 }) {
   return (
     <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hairline bg-raised px-4 py-1.5">
       <span>
-        {marked.size} {marked.size === 1 ? 'piece' : 'pieces'} marked
+        {marked.length} {marked.length === 1 ? 'piece' : 'pieces'} marked
       </span>
       <button type="button" className="quiet" onClick={() => onMove('TOOK_OUT')}>
         Take out <span className="text-soft">(o)</span>
@@ -182,10 +192,10 @@ function MarkedBar({
       <button type="button" className="quiet" onClick={() => onMove('PUT_AWAY')}>
         Put away <span className="text-soft">(p)</span>
       </button>
-      <Link className="quiet" to={`/locker/kits?pack=${[...marked].join(' ')}`}>
+      <Link className="quiet" to={`/locker/kits?pack=${marked.join(' ')}`}>
         make a kit of them
       </Link>
-      <Link className="quiet" to={`/locker/labels?pieces=${[...marked].join(' ')}`}>
+      <Link className="quiet" to={`/locker/labels?pieces=${marked.join(' ')}`}>
         print labels
       </Link>
       <button type="button" className="quiet ml-auto" onClick={onNone}>

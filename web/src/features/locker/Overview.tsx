@@ -1,35 +1,41 @@
 import { Link } from 'react-router';
-import type { Piece } from '../../api';
+import type { PieceSearch, Schemas } from '../../api';
+import { usePieces } from '../../api';
 import { standingReason } from '../../words';
-import type { Asked, counted } from './locker';
 
 /** As many reasons as anybody reads at once. */
 const MOST_TOLD = 8;
 
+/** As many that have aged well as are worth a word. */
+const MOST_PRAISED = 3;
+
 /** What is failing, due, out and retired, with reasons; each count narrows the list to it. */
 export function Overview({
-  pieces,
   counts,
+  demo,
   standing,
   onStanding,
 }: {
-  pieces: readonly Piece[];
-  counts: ReturnType<typeof counted>;
-  standing: Asked['standing'];
-  onStanding: (standing: Asked['standing']) => void;
+  counts: Schemas['LockerOverviewResponse'];
+  demo: PieceSearch['demo'];
+  standing: PieceSearch['standing'] | null;
+  onStanding: (standing: PieceSearch['standing'] | null) => void;
 }) {
-  const worthAWord = pieces.filter((p) => p.reasons.some((r) => r.code === 'BETTER_THAN_ITS_AGE'));
-  const urgent = pieces.filter((p) => p.standing === 'FAILING' || p.standing === 'DUE');
-  if (pieces.length === 0) return null;
+  const first = { demo, order: 'URGENCY' } as const;
+  const urgent =
+    usePieces({ ...first, standing: 'NEEDS_A_HAND', limit: MOST_TOLD }).data?.items ?? [];
+  const wellAged =
+    usePieces({ ...first, standing: 'WELL_AGED', limit: MOST_PRAISED }).data?.items ?? [];
+  const inNeed = counts.failing + counts.due;
   return (
     <aside
       aria-label="overview"
       className="shrink-0 overflow-y-auto border-hairline px-4.5 py-3 max-[899px]:border-t min-[900px]:w-[300px]"
     >
       <h2 className="mb-2 text-lead font-bold">
-        {counts.failing + counts.due === 0
+        {inNeed === 0
           ? 'Nothing needs a hand today.'
-          : `${counts.failing + counts.due} of ${pieces.length} need a hand.`}
+          : `${inNeed} of ${counts.pieces} need a hand.`}
       </h2>
       <p className="mb-3 flex flex-wrap gap-x-4 gap-y-1">
         {(
@@ -53,7 +59,7 @@ export function Overview({
         ))}
       </p>
       <ul className="flex flex-col gap-2 text-body">
-        {urgent.slice(0, MOST_TOLD).map((p) => (
+        {urgent.map((p) => (
           <li key={p.id}>
             <Link to={`/locker/${p.id}`} className="font-semibold hover:text-blue hover:underline">
               {p.label}
@@ -64,10 +70,10 @@ export function Overview({
           </li>
         ))}
       </ul>
-      {urgent.length > MOST_TOLD && (
-        <p className="mt-2 text-fine text-soft">And {urgent.length - MOST_TOLD} more.</p>
+      {inNeed > MOST_TOLD && (
+        <p className="mt-2 text-fine text-soft">And {inNeed - MOST_TOLD} more.</p>
       )}
-      {worthAWord.map((p) => (
+      {wellAged.map((p) => (
         <p key={p.id} className="mt-3 border-t border-hairline pt-2 text-fine">
           <Link to={`/locker/${p.id}`} className="font-semibold hover:text-blue hover:underline">
             {p.label}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { FoundKit, Piece, PieceEvent } from '../../api';
 import { bestInText, eventText, standingReason, trendSentence } from '../../words';
-import { byUrgency, counted, isFound, spanOf } from './locker';
+import { spanOf } from './locker';
 
 function piece(label: string, standing: Piece['standing'], change: Partial<Piece> = {}): Piece {
   return {
@@ -20,36 +20,6 @@ function piece(label: string, standing: Piece['standing'], change: Partial<Piece
 }
 
 describe('the locker', () => {
-  const all = [
-    piece('Dinghy 10', 'FINE'),
-    piece('Dinghy 9', 'FINE'),
-    piece('Old', 'RETIRED'),
-    piece('Jetty', 'FAILING', { outSince: '2026-05-01', outTo: 'the jetty' }),
-    piece('Red', 'DUE'),
-  ];
-
-  it('tells what needs a hand first, and counts numbers as numbers', () => {
-    expect(byUrgency(all).map((p) => p.label)).toEqual([
-      'Jetty',
-      'Red',
-      'Dinghy 9',
-      'Dinghy 10',
-      'Old',
-    ]);
-  });
-
-  it('counts how pieces stand', () => {
-    expect(counted(all)).toEqual({ failing: 1, due: 1, retired: 1, out: 1 });
-  });
-
-  it('finds by label, type and place, and by standing', () => {
-    const found = (search: string, standing: 'OUT' | 'DUE' | null) =>
-      all.filter((p) => isFound(p, { search, standing })).map((p) => p.label);
-    expect(found('dinghy shed', null)).toEqual(['Dinghy 10', 'Dinghy 9']);
-    expect(found('', 'OUT')).toEqual(['Jetty']);
-    expect(found('rg-58', 'DUE')).toEqual(['Red']);
-  });
-
   it('draws a life from its first day to today, and never a line without length', () => {
     const events = [{ on: '2026-01-01', until: null }] as PieceEvent[];
     const span = spanOf(events, '2026-03-01');

@@ -2,12 +2,15 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import type { Piece } from '../../api';
 import { answering, Problem } from '../../testing/answers';
+import type { Movable } from './useMoving';
 import { useMoving } from './useMoving';
 
-const piece = (id: string, outSince: string | null = null) =>
-  ({ id, label: `Piece ${id}`, outSince }) as Piece;
+const piece = (id: string, outSince: string | null = null): Movable => ({
+  id,
+  label: `Piece ${id}`,
+  outSince,
+});
 
 function moving() {
   const client = new QueryClient();

@@ -11,6 +11,9 @@ export interface Moved {
   labels: string[];
 }
 
+/** A piece, as far as it is moved. */
+export type Movable = Pick<Piece, 'id' | 'label' | 'outSince'>;
+
 /** Taking out and putting away with one key each: done at once, then amended or taken back. */
 export function useMoving() {
   const queries = useQueryClient();
@@ -38,7 +41,7 @@ export function useMoving() {
     moved,
     trouble: move.error ?? takeBack.error,
     /** Takes pieces out, or puts them away; those that are there already, or not out, are left as they are. */
-    go: (kind: 'TOOK_OUT' | 'PUT_AWAY', pieces: readonly Piece[]) => {
+    go: (kind: 'TOOK_OUT' | 'PUT_AWAY', pieces: readonly Movable[]) => {
       const those = pieces.filter((p) => (p.outSince === null) === (kind === 'TOOK_OUT'));
       move.reset();
       takeBack.reset();

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { CableType, FoundKits } from '../../../api';
-import { useFoundKits, usePieces } from '../../../api';
+import { useFoundKits, useLockerOverview, usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { useSettled } from '../../../ui';
 import { kitsWanted } from './kits';
@@ -8,6 +8,8 @@ import type { Plan } from '../document/model';
 import { comparisonOf } from '../document/model';
 
 const SETTLED_MS = 400;
+
+const OF_THE_DEMO = { demo: true, limit: 500 };
 
 export interface OwnKits {
   /** Undefined with an empty locker, where no kit can stand in, and while they are looked for. */
@@ -19,13 +21,11 @@ export interface OwnKits {
 /** What the run could be made of without buying anything. */
 export function useOwnKits(plan: Plan, catalogue: CableType[]): OwnKits {
   const { tolerances, demoHidden } = usePreferences().settings;
-  const owned = usePieces();
-  const pieces = owned.data;
-  const isEmpty = (pieces ?? []).every((p) => p.demo && demoHidden);
-  const leaveOut = useMemo(
-    () => (pieces ?? []).filter((p) => p.demo && demoHidden).map((p) => p.id),
-    [pieces, demoHidden],
-  );
+  const owned = useLockerOverview(demoHidden);
+  const demo = usePieces(demoHidden ? OF_THE_DEMO : null);
+  const demoPieces = demo.data?.items;
+  const isEmpty = !owned.data || owned.data.pieces === 0 || (demoHidden && !demoPieces);
+  const leaveOut = useMemo(() => (demoPieces ?? []).map((p) => p.id), [demoPieces]);
   const request = useMemo(() => {
     const wanted = kitsWanted(plan, comparisonOf(plan, catalogue, tolerances, []));
     return wanted && { ...wanted, leaveOut };
@@ -34,6 +34,6 @@ export function useOwnKits(plan: Plan, catalogue: CableType[]): OwnKits {
   const first = isEmpty ? null : request;
   const found = useFoundKits(useSettled(first, SETTLED_MS) ?? first);
   if (request === null) return { found: undefined, isAwaited: false };
-  if (isEmpty) return { found: undefined, isAwaited: owned.isPending };
+  if (isEmpty) return { found: undefined, isAwaited: owned.isPending || demo.isLoading };
   return { found: found.data, isAwaited: found.isPending };
 }

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { OpensInPlace } from '../../../ui';
+import { OpensInPlace, useSettled } from '../../../ui';
 import { useSheet } from '../sheetContext';
 import { notKnown, offersFor } from './readElement';
+
+const TYPED_MS = 120;
 
 interface Props {
   /** Where in the run the new element will stand. */
@@ -34,7 +36,11 @@ function Offers({ at, close }: { at: number; close: () => void }) {
   const { lengths } = usePreferences();
   const [typed, setTyped] = useState('');
   const [marked, setMarked] = useState(0);
-  const pieces = usePieces().data ?? [];
+  const first = usePieces().data;
+  const isLong = first !== undefined && first.total > first.items.length;
+  const find = useSettled(typed.trim(), TYPED_MS);
+  const found = usePieces(isLong && find !== '' ? { find } : null).data;
+  const pieces = (isLong && find !== '' ? found?.items : first?.items) ?? [];
   const offers = offersFor(typed, catalogue, connectors, lengths, pieces);
 
   function take(index: number) {

@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -85,6 +86,16 @@ public final class Api {
         public Answer expect(int status) {
             assertThat(status()).as(response.body()).isEqualTo(status);
             return this;
+        }
+
+        /** Where the next part of a list is; empty at its end. */
+        public Optional<String> next() {
+            return response.headers().firstValue("Link").map(link -> link.substring(1, link.indexOf('>')));
+        }
+
+        /** How long the whole of a list is. */
+        public long total() {
+            return response.headers().firstValueAsLong("Total-Count").orElseThrow();
         }
 
         /** Asserts a problem of the agreed form and returns it. */

@@ -7,7 +7,7 @@ import biweekly.property.DateStart;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.Date;
-import java.util.List;
+import java.util.stream.Stream;
 import org.eskiz.core.bench.TestAgain;
 
 /** The days on which pieces are to be tested again, as iCalendar (RFC 5545). */
@@ -16,10 +16,10 @@ final class DueCalendar {
     private DueCalendar() {}
 
     /** One all-day event a piece that is in use. */
-    static String write(List<PieceSummary> pieces, Instant now) {
+    static String write(Stream<PieceSummary> pieces, Instant now) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId("-//Eskiz//Locker//EN");
-        pieces.stream().filter(p -> p.testAgain().testAgainOn() != null).forEach(p -> calendar.addEvent(event(p, now)));
+        pieces.filter(p -> p.testAgain().testAgainOn() != null).forEach(p -> calendar.addEvent(event(p, now)));
         return Biweekly.write(calendar).go();
     }
 

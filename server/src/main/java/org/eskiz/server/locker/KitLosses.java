@@ -27,6 +27,7 @@ class KitLosses {
     private static final double MOST_MHZ = 30_000;
 
     private final KitRepository kits;
+    private final PieceRepository owned;
     private final PieceHistoryReader histories;
     private final CatalogueService catalogues;
     private final SettingsService settings;
@@ -34,11 +35,13 @@ class KitLosses {
 
     KitLosses(
             KitRepository kits,
+            PieceRepository owned,
             PieceHistoryReader histories,
             CatalogueService catalogues,
             SettingsService settings,
             OperatorService operators) {
         this.kits = kits;
+        this.owned = owned;
         this.histories = histories;
         this.catalogues = catalogues;
         this.settings = settings;
@@ -51,9 +54,10 @@ class KitLosses {
         if (!(frequencyMHz >= LEAST_MHZ && frequencyMHz <= MOST_MHZ)) {
             throw new InvalidRequestException("atMHz", "frequency in MHz must be 0.1 to 30000, not " + frequencyMHz);
         }
-        Map<UUID, OwnedPiece> pieces = pieces(frequencyMHz);
+        List<KitEntity> all = kits.all(operators.current());
+        Map<UUID, OwnedPiece> pieces = pieces(all, frequencyMHz);
         Map<String, Double> pairs = pairs(catalogues.current(), frequencyMHz);
-        return kits.all(operators.current()).stream()
+        return all.stream()
                 .map(k -> new KitLossResponse(
                         k.id,
                         laid(k, pieces)
@@ -63,10 +67,16 @@ class KitLosses {
     }
 
     /** Those of which enough is known: what they lose, and what both ends are. */
-    private Map<UUID, OwnedPiece> pieces(double frequencyMHz) {
+    private Map<UUID, OwnedPiece> pieces(List<KitEntity> packedIn, double frequencyMHz) {
         String currency = settings.get().currency();
+        List<UUID> packed = packedIn.stream()
+                .flatMap(k -> k.pieces.stream())
+                .map(KitEntity.Packed::pieceId)
+                .distinct()
+                .toList();
         Map<UUID, OwnedPiece> pieces = new HashMap<>();
-        for (PieceHistory h : histories.all()) {
+        for (PieceHistory h :
+                histories.of(owned.findByIdInAndOperatorIdAndDeletedAtIsNull(packed, operators.current()))) {
             PieceEntity p = h.piece();
             if (p.near().isPresent() && p.far().isPresent()) {
                 LockerPieces.owned(h, currency)

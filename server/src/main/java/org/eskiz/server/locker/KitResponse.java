@@ -1,5 +1,6 @@
 package org.eskiz.server.locker;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -22,8 +23,20 @@ record KitResponse(
         boolean isOut,
         List<String> trouble) {
 
-    /** A piece in its place. */
-    record PackedResponse(UUID pieceId, String label, double lengthM, boolean turned, boolean spare) {}
+    /**
+     * A piece in its place.
+     *
+     * @param massKg null where that of its type is not known
+     * @param outSince null while it is in
+     */
+    record PackedResponse(
+            UUID pieceId,
+            String label,
+            double lengthM,
+            @Nullable Double massKg,
+            boolean turned,
+            boolean spare,
+            @Nullable LocalDate outSince) {}
 
     /** A barrel, or an adapter between series. */
     record AdapterResponse(PieceSummary.EndResponse near, PieceSummary.EndResponse far) {}

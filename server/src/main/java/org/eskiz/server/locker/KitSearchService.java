@@ -170,7 +170,7 @@ class KitSearchService {
                         case FAILING -> Eligibility.Condition.FAILING;
                         default -> Eligibility.Condition.SOUND;
                     },
-                    h.underWay().isPresent(),
+                    h.isOut(),
                     cable.map(c -> new Eligibility.Line(
                             c.facts().construction().balanced(),
                             c.facts().construction().impedanceOhm())),

@@ -4,7 +4,10 @@ import static java.util.Objects.requireNonNullElse;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -203,9 +206,10 @@ class KitService {
      * What is known of the pieces of some kits.
      *
      * @param there those that are there, by their ids
-     * @param out those that are out
+     * @param out since when those are that are out
+     * @param massKg of those whose type says it
      */
-    private record Packing(Map<UUID, PieceEntity> there, Set<UUID> out) {
+    private record Packing(Map<UUID, PieceEntity> there, Map<UUID, LocalDate> out, Map<UUID, Double> massKg) {
 
         /** As far as it is of one of them. */
         Packing of(KitEntity kit) {
@@ -213,7 +217,9 @@ class KitService {
             kit.pieces.stream()
                     .filter(p -> there.containsKey(p.pieceId()))
                     .forEach(p -> own.put(p.pieceId(), there.get(p.pieceId())));
-            return new Packing(own, out.stream().filter(own::containsKey).collect(Collectors.toSet()));
+            Map<UUID, LocalDate> ownOut = new HashMap<>(out);
+            ownOut.keySet().retainAll(own.keySet());
+            return new Packing(own, ownOut, massKg);
         }
     }
 
@@ -223,19 +229,35 @@ class KitService {
                 .map(KitEntity.Packed::pieceId)
                 .distinct()
                 .toList();
-        return new Packing(
+        Map<UUID, PieceEntity> there =
                 pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current()).stream()
-                        .collect(Collectors.toMap(p -> p.id, Function.identity())),
+                        .collect(Collectors.toMap(p -> p.id, Function.identity()));
+        return new Packing(
+                there,
                 outings.findByPieceIdInOrderByTakenOn(ids).stream()
                         .filter(o -> o.putAwayOn == null)
-                        .map(o -> o.pieceId)
-                        .collect(Collectors.toSet()));
+                        .collect(Collectors.toMap(o -> o.pieceId, o -> o.takenOn)),
+                massesKg(there.values()));
+    }
+
+    private Map<UUID, Double> massesKg(Collection<PieceEntity> some) {
+        Catalogue catalogue = catalogues.current();
+        Map<UUID, String> keys = catalogues.keys();
+        Map<UUID, Double> masses = new HashMap<>();
+        for (PieceEntity p : some) {
+            Optional.ofNullable(p.cableTypeId)
+                    .map(keys::get)
+                    .flatMap(catalogue::cableType)
+                    .flatMap(type -> PieceMapper.massKg(type, p.lengthM))
+                    .ifPresent(kg -> masses.put(p.id, kg));
+        }
+        return masses;
     }
 
     private KitResponse response(KitEntity kit, Packing packing) {
         Packing own = packing.of(kit);
         Map<UUID, PieceEntity> there = own.there();
-        Set<UUID> out = own.out();
+        Map<UUID, LocalDate> out = own.out();
         List<KitEntity.Packed> packed =
                 kit.pieces.stream().filter(p -> there.containsKey(p.pieceId())).toList();
         return new KitResponse(
@@ -249,16 +271,18 @@ class KitService {
                                 p.pieceId(),
                                 there.get(p.pieceId()).label,
                                 there.get(p.pieceId()).lengthM,
+                                own.massKg().get(p.pieceId()),
                                 p.turned(),
-                                p.spare()))
+                                p.spare(),
+                                out.get(p.pieceId())))
                         .toList(),
                 List.of(json.readValue(kit.adapters, AdapterResponse[].class)),
                 packed.stream()
                         .filter(p -> !p.spare())
                         .mapToDouble(p -> there.get(p.pieceId()).lengthM)
                         .sum(),
-                !packed.isEmpty() && packed.stream().allMatch(p -> out.contains(p.pieceId())),
-                trouble(kit, there, out));
+                !packed.isEmpty() && packed.stream().allMatch(p -> out.containsKey(p.pieceId())),
+                trouble(kit, there, out.keySet()));
     }
 
     private static List<String> trouble(KitEntity kit, Map<UUID, PieceEntity> there, Set<UUID> out) {

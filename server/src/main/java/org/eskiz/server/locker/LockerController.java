@@ -13,10 +13,13 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
+import org.eskiz.server.web.ListAnswer;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -33,6 +36,7 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "locker")
 class LockerController {
 
+    private final PieceListService list;
     private final PieceService pieces;
     private final MovementService movements;
     private final KitService kits;
@@ -42,6 +46,7 @@ class LockerController {
     private final Clock clock;
 
     LockerController(
+            PieceListService list,
             PieceService pieces,
             MovementService movements,
             KitService kits,
@@ -49,6 +54,7 @@ class LockerController {
             KitSearchService finder,
             LengthService lengths,
             Clock clock) {
+        this.list = list;
         this.pieces = pieces;
         this.movements = movements;
         this.kits = kits;
@@ -59,16 +65,46 @@ class LockerController {
     }
 
     @GetMapping("/pieces")
-    @Operation(operationId = "listPieces", summary = "All pieces and how they stand, by label")
-    List<PieceSummary> list() {
-        return pieces.list();
+    @Operation(
+            operationId = "listPieces",
+            summary = "Pieces and how they stand, by label or the most urgent first, in parts")
+    ResponseEntity<List<PieceSummary>> list(
+            @Parameter(description = "words, each in the label, the type, the place or the note")
+                    @RequestParam(required = false)
+                    String find,
+            @Parameter(description = "only the piece of this label, whatever its capitals")
+                    @RequestParam(required = false)
+                    String label,
+            @RequestParam(required = false) PieceListQuery.Standing standing,
+            @Parameter(description = "false for those that are not of the demo, true for those that are")
+                    @RequestParam(required = false)
+                    Boolean demo,
+            @Parameter(description = "only these") @RequestParam(required = false) List<UUID> ids,
+            @RequestParam(defaultValue = "LABEL") PieceListQuery.Order order,
+            @Parameter(description = "as the link to the next part has it") @RequestParam(required = false)
+                    String after,
+            @Parameter(description = "how many at most: 1 to 500, 200 where nothing is said")
+                    @RequestParam(required = false)
+                    Integer limit) {
+        var query = new PieceListQuery(find, label, standing, demo, ids);
+        PieceListService.Counted found = list.list(query, order.keyset(), KeysetOrder.Part.of(after, limit));
+        return ListAnswer.of(found.page().items(), found.page().next(), found.total());
+    }
+
+    @GetMapping("/overview")
+    @Operation(operationId = "getLockerOverview", summary = "How many pieces stand how, and the longest of them")
+    LockerOverviewResponse overview(
+            @Parameter(description = "false for those that are not of the demo, true for those that are")
+                    @RequestParam(required = false)
+                    Boolean demo) {
+        return list.overview(demo);
     }
 
     @GetMapping(path = "/pieces.csv", produces = "text/csv")
     @Operation(operationId = "exportPieces", summary = "The locker as CSV")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
     void csv(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
-        Attachment.csv(response, "locker.csv", PieceCsv.COLUMNS, PieceCsv.rows(pieces.list().stream()));
+        Attachment.csv(response, "locker.csv", PieceCsv.COLUMNS, PieceCsv.rows(list.whole()));
     }
 
     @GetMapping(path = "/due.ics", produces = "text/calendar")
@@ -79,7 +115,7 @@ class LockerController {
                 response,
                 "test-again.ics",
                 new MediaType("text", "calendar", StandardCharsets.UTF_8),
-                DueCalendar.write(pieces.list(), Instant.now(clock)));
+                DueCalendar.write(list.whole(), Instant.now(clock)));
     }
 
     @PostMapping(path = "/pieces", consumes = MediaType.APPLICATION_JSON_VALUE)

@@ -231,8 +231,7 @@ class MovementService {
     }
 
     private List<PieceSummary> summaries(Collection<UUID> ids) {
-        return mapper.summaries(
-                histories.of(pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current())),
-                operators.current());
+        return mapper.summariesByLabel(
+                histories.of(pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current())));
     }
 }

@@ -58,6 +58,10 @@ class PieceEntity {
     Instant createdAt;
     Instant deletedAt;
 
+    /** Counted up by the database with whatever becomes known of it. */
+    @Column(insertable = false, updatable = false)
+    long touched;
+
     protected PieceEntity() {}
 
     static PieceEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {

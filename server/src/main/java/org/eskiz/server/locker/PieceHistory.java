@@ -21,57 +21,27 @@ import org.eskiz.server.locker.PieceSummary.StandingReasonResponse.Code;
 import org.eskiz.server.operator.Settings;
 
 /**
- * A piece with all that is known of it, and how it stands by that.
+ * A piece with what is known of it, and how it stands by that.
  *
  * @param type empty where nobody knows
- * @param tests that count, the earliest first
- * @param outings the earliest first
  */
-record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest> tests, List<OutingEntity> outings) {
+record PieceHistory(PieceEntity piece, Optional<CableType> type, PieceLife life) {
 
     /** From this age on it is worth a word that a piece still is as its sheet. */
-    private static final double OLD_YEARS = 8;
+    private static final int OLD_YEARS = 8;
 
     private static final double DAYS_PER_YEAR = 365.25;
-
-    /** The frequency at which its tests are compared; empty where it was never tested. */
-    OptionalDouble referenceMHz() {
-        return Upkeep.referenceMHz(tests.stream()
-                .map(t -> t.figures().stream()
-                        .map(f -> f.measured().frequencyMHz())
-                        .toList())
-                .toList());
-    }
-
-    /** What a test shows at the reference frequency; empty where it was not read there. */
-    Optional<Upkeep.Tested> atReference(PieceTest test) {
-        double reference = referenceMHz().orElse(0);
-        return test.figures().stream()
-                .filter(f ->
-                        f.measured().frequencyMHz() == reference && f.measured().lossDb() > 0)
-                .findFirst()
-                .map(f -> new Upkeep.Tested(
-                        test.on(),
-                        f.measured().lossDb(),
-                        f.expectedDb().map(OptionalDouble::of).orElse(OptionalDouble.empty())));
-    }
 
     /** Those that were noted, and the earlier ones that were only counted. */
     List<TestAgain.Outing> allOutings() {
         return Stream.concat(
-                        piece.earlier().map(EarlierOutings::spread).orElse(List.of()).stream(),
-                        outings.stream().map(o -> new TestAgain.Outing(o.takenOn, o.isHard())))
+                        piece.earlier().map(EarlierOutings::spread).orElse(List.of()).stream(), life.outings().stream())
                 .toList();
     }
 
     Upkeep upkeep(Settings.Upkeep asked) {
         return Upkeep.of(
-                new Upkeep.History(
-                        piece.since(),
-                        tests.stream().flatMap(t -> atReference(t).stream()).toList(),
-                        allOutings()),
-                asked.intervals(),
-                asked.limit());
+                new Upkeep.History(piece.since(), life.tests(), allOutings()), asked.intervals(), asked.limit());
     }
 
     /** The law by which it loses, as its newest test says; empty where it was never tested. */
@@ -91,11 +61,23 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
     }
 
     Optional<PieceTest> newest() {
-        return tests.isEmpty() ? Optional.empty() : Optional.of(tests.get(tests.size() - 1));
+        return Optional.ofNullable(life.newest());
     }
 
-    Optional<OutingEntity> underWay() {
-        return outings.stream().filter(o -> o.putAwayOn == null).findFirst();
+    boolean isOut() {
+        return life.outSince() != null;
+    }
+
+    /** Whether it does not do what it should any more. */
+    boolean isFailing(Upkeep upkeep) {
+        return !failures(upkeep).isEmpty();
+    }
+
+    /** From when on it is worth a word that its last test found it as its sheet; empty where it did not. */
+    Optional<LocalDate> wellAgedOn() {
+        return newest().flatMap(PieceTest::outcome)
+                .filter(outcome -> outcome == SheetDeviation.Outcome.AS_THE_SHEET)
+                .map(outcome -> piece.since().plusDays((long) Math.ceil(OLD_YEARS * DAYS_PER_YEAR)));
     }
 
     /** Why it stands as it does, the weightiest first. */
@@ -103,22 +85,25 @@ record PieceHistory(PieceEntity piece, Optional<CableType> type, List<PieceTest>
         if (piece.retiredOn != null) {
             return List.of(new StandingReasonResponse(Code.RETIRED, piece.retiredOn, null));
         }
-        List<StandingReasonResponse> reasons = new ArrayList<>();
-        if (upkeep.isPastLimit()) {
-            reasons.add(new StandingReasonResponse(
-                    Code.PAST_LIMIT, null, upkeep.moreThanFirstDb().orElseThrow()));
-        }
-        newest().ifPresent(t -> t.outcome().flatMap(o -> ofOutcome(t, o)).ifPresent(reasons::add));
+        List<StandingReasonResponse> reasons = failures(upkeep);
         if (upkeep.testAgain().isDueOn(today)) {
             reasons.add(due(upkeep));
         }
-        double years = (today.toEpochDay() - piece.since().toEpochDay()) / DAYS_PER_YEAR;
-        if (reasons.isEmpty()
-                && years >= OLD_YEARS
-                && newest().flatMap(PieceTest::outcome).isPresent()) {
+        if (reasons.isEmpty() && wellAgedOn().filter(on -> !on.isAfter(today)).isPresent()) {
+            double years = (today.toEpochDay() - piece.since().toEpochDay()) / DAYS_PER_YEAR;
             reasons.add(new StandingReasonResponse(Code.BETTER_THAN_ITS_AGE, null, Math.floor(years)));
         }
         return reasons;
+    }
+
+    private List<StandingReasonResponse> failures(Upkeep upkeep) {
+        List<StandingReasonResponse> failures = new ArrayList<>();
+        if (upkeep.isPastLimit()) {
+            failures.add(new StandingReasonResponse(
+                    Code.PAST_LIMIT, null, upkeep.moreThanFirstDb().orElseThrow()));
+        }
+        newest().ifPresent(t -> t.outcome().flatMap(o -> ofOutcome(t, o)).ifPresent(failures::add));
+        return failures;
     }
 
     private static Optional<StandingReasonResponse> ofOutcome(PieceTest test, SheetDeviation.Outcome outcome) {

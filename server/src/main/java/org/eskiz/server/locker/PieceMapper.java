@@ -53,13 +53,20 @@ class PieceMapper {
         return LocalDate.now(clock);
     }
 
-    /** Summaries by label, whatever its capitals; what reads them sorts numbers in it as numbers. */
-    List<PieceSummary> summaries(List<PieceHistory> histories, UUID operator) {
+    /** Summaries by label, whatever its capitals, numbers in it as numbers. */
+    List<PieceSummary> summariesByLabel(List<PieceHistory> histories) {
+        return summaries(histories.stream()
+                .sorted(Comparator.comparing(h -> PieceLives.labelKey(h.piece().label)))
+                .toList());
+    }
+
+    /** Summaries in the order of the pieces. */
+    List<PieceSummary> summaries(List<PieceHistory> histories) {
         Settings.Upkeep asked = settings.get().upkeep();
-        Map<UUID, List<PlansOfPiecesService.PlanName>> using = plans.all(operator);
+        Map<UUID, List<PlansOfPiecesService.PlanName>> using =
+                plans.of(histories.stream().map(h -> h.piece().id).toList());
         return histories.stream()
                 .map(h -> summary(h, asked, using.getOrDefault(h.piece().id, List.of())))
-                .sorted(Comparator.comparing(PieceSummary::label, String.CASE_INSENSITIVE_ORDER))
                 .toList();
     }
 
@@ -97,11 +104,10 @@ class PieceMapper {
     }
 
     private static WearResponse wear(PieceHistory h) {
-        Optional<OutingEntity> underWay = h.underWay();
         return new WearResponse(
                 h.piece().retiredOn,
-                underWay.map(o -> o.takenOn).orElse(null),
-                underWay.map(o -> o.takenTo).orElse(null),
+                h.life().outSince(),
+                h.life().outTo(),
                 h.allOutings().size(),
                 (int) h.allOutings().stream().filter(TestAgain.Outing::isHard).count(),
                 h.piece()
@@ -112,7 +118,7 @@ class PieceMapper {
 
     private static AgeingResponse ageing(PieceHistory h, Upkeep upkeep) {
         return new AgeingResponse(
-                boxed(h.referenceMHz()),
+                h.life().referenceMHz(),
                 boxed(upkeep.percentOfSheet()),
                 boxed(upkeep.retireAtPercent()),
                 boxed(upkeep.moreThanFirstDb()),
@@ -132,10 +138,12 @@ class PieceMapper {
     }
 
     static Double massKg(PieceHistory h) {
-        return h.type()
-                .map(t -> t.facts().mechanics().massGPerM())
-                .map(g -> g * h.piece().lengthM / G_PER_KG)
-                .orElse(null);
+        return h.type().flatMap(t -> massKg(t, h.piece().lengthM)).orElse(null);
+    }
+
+    /** Of a length of a type; empty where the type does not say. */
+    static Optional<Double> massKg(CableType type, double lengthM) {
+        return Optional.ofNullable(type.facts().mechanics().massGPerM()).map(g -> g * lengthM / G_PER_KG);
     }
 
     private static EndResponse end(Optional<End> end) {
@@ -146,19 +154,26 @@ class PieceMapper {
         return new EndResponse(end.connector(), end.gender());
     }
 
-    PieceResponse whole(PieceHistory h, List<PieceChangeEntity> changes, List<String> kits) {
+    /**
+     * All that happened to a piece, the earliest first.
+     *
+     * @param tests that count
+     */
+    record WholeLife(List<PieceTest> tests, List<OutingEntity> outings, List<PieceChangeEntity> changes) {}
+
+    PieceResponse whole(PieceHistory h, WholeLife life, List<String> kits) {
         List<PieceEventResponse> events = new ArrayList<>();
         events.add(event(
                         h.piece().boughtOn == null ? EventKind.ENTERED : EventKind.BOUGHT,
                         null,
                         h.piece().since())
                 .build());
-        h.outings().forEach(o -> events.add(outing(o)));
-        h.tests().forEach(t -> events.add(test(t, h)));
-        changes.forEach(c -> events.add(change(c)));
+        life.outings().forEach(o -> events.add(outing(o)));
+        life.tests().forEach(t -> events.add(test(t, h)));
+        life.changes().forEach(c -> events.add(change(c)));
         events.sort(Comparator.comparing(PieceEventResponse::on));
         return new PieceResponse(
-                summaries(List.of(h), h.piece().operatorId).get(0),
+                summaries(List.of(h)).get(0),
                 events,
                 h.measuredLaw()
                         .map(a -> new MeasuredLawResponse(
@@ -181,7 +196,7 @@ class PieceMapper {
     private static PieceEventResponse test(PieceTest t, PieceHistory h) {
         Event event = event(EventKind.TEST, t.testId(), t.on());
         event.test = t;
-        event.tested = h.atReference(t);
+        event.tested = h.life().atReference(t);
         event.percentOfSheet = event.tested
                 .flatMap(x -> x.expectedDb().isEmpty()
                         ? Optional.empty()

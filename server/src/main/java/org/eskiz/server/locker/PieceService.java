@@ -10,8 +10,10 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.server.bench.KnownPieces;
+import org.eskiz.server.bench.PieceTests;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.locker.PieceMapper.WholeLife;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.plan.PlansOfPiecesService;
 import org.eskiz.server.problem.ConflictException;
@@ -29,6 +31,8 @@ class PieceService implements KnownPieces {
     private final PieceRepository pieces;
     private final PieceChangeRepository changes;
     private final KitRepository kits;
+    private final OutingRepository outings;
+    private final PieceTests tests;
     private final PieceHistoryReader histories;
     private final PieceMapper mapper;
     private final PlansOfPiecesService plans;
@@ -41,6 +45,8 @@ class PieceService implements KnownPieces {
             PieceRepository pieces,
             PieceChangeRepository changes,
             KitRepository kits,
+            OutingRepository outings,
+            PieceTests tests,
             PieceHistoryReader histories,
             PieceMapper mapper,
             PlansOfPiecesService plans,
@@ -51,6 +57,8 @@ class PieceService implements KnownPieces {
         this.pieces = pieces;
         this.changes = changes;
         this.kits = kits;
+        this.outings = outings;
+        this.tests = tests;
         this.histories = histories;
         this.mapper = mapper;
         this.plans = plans;
@@ -63,10 +71,6 @@ class PieceService implements KnownPieces {
     @Override
     public Optional<String> find(UUID piece) {
         return pieces.findByIdAndOperatorId(piece, operators.current()).map(p -> p.label);
-    }
-
-    List<PieceSummary> list() {
-        return mapper.summaries(histories.all(), operators.current());
     }
 
     @Transactional(readOnly = true)
@@ -142,11 +146,11 @@ class PieceService implements KnownPieces {
 
     /** The day of its first outing, test or change. */
     private Optional<LocalDate> firstThing(PieceEntity piece) {
-        PieceHistory h = histories.of(piece);
+        WholeLife life = life(piece);
         List<LocalDate> days = new ArrayList<>();
-        h.outings().forEach(o -> days.add(o.takenOn));
-        h.tests().forEach(t -> days.add(t.on()));
-        changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id).forEach(c -> days.add(c.changedOn));
+        life.outings().forEach(o -> days.add(o.takenOn));
+        life.tests().forEach(t -> days.add(t.on()));
+        life.changes().forEach(c -> days.add(c.changedOn));
         return days.stream().min(LocalDate::compareTo);
     }
 
@@ -164,8 +168,7 @@ class PieceService implements KnownPieces {
     @Transactional
     void delete(UUID id) {
         PieceEntity piece = existing(id);
-        List<PlansOfPiecesService.PlanName> using =
-                plans.all(operators.current()).getOrDefault(id, List.of());
+        List<PlansOfPiecesService.PlanName> using = plans.of(List.of(id)).getOrDefault(id, List.of());
         if (!using.isEmpty()) {
             throw new InvalidRequestException(
                     "id",
@@ -379,10 +382,18 @@ class PieceService implements KnownPieces {
     private PieceResponse whole(PieceEntity piece) {
         return mapper.whole(
                 histories.of(piece),
-                changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id),
+                life(piece),
                 kits.all(operators.current()).stream()
                         .filter(k -> k.pieces.stream().anyMatch(p -> p.pieceId().equals(piece.id)))
                         .map(k -> k.name)
                         .toList());
+    }
+
+    private WholeLife life(PieceEntity piece) {
+        return new WholeLife(
+                tests.of(List.of(piece.id), operators.current(), catalogues.current())
+                        .getOrDefault(piece.id, List.of()),
+                outings.findByPieceIdOrderByTakenOn(piece.id),
+                changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id));
     }
 }

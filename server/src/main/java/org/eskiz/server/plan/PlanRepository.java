@@ -16,11 +16,11 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
 
     void flush();
 
-    /** Piece, plan, site and name, of plans that have pieces of the locker in them. */
+    /** Piece, plan, site and name, of plans that have some pieces of the locker in them. */
     @Query("""
             select u, p.id, p.site, p.name from PlanEntity p join p.pieces u
-            where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name""")
-    List<Object[]> withPieces(UUID operator);
+            where p.operatorId = :operator and p.deletedAt is null and u in :pieces order by p.site, p.name""")
+    List<Object[]> withPieces(Collection<UUID> pieces, UUID operator);
 
     /** Pieces that lie in the runs of some plans. */
     @Query("select distinct u from PlanEntity p join p.pieces u where p.id in :plans")

@@ -1,9 +1,11 @@
 package org.eskiz.server.plan;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.eskiz.server.operator.OperatorService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -12,18 +14,20 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlansOfPiecesService {
 
     private final PlanRepository plans;
+    private final OperatorService operators;
 
-    PlansOfPiecesService(PlanRepository plans) {
+    PlansOfPiecesService(PlanRepository plans, OperatorService operators) {
         this.plans = plans;
+        this.operators = operators;
     }
 
     /** A plan, as far as its name. */
     public record PlanName(UUID id, String site, String name) {}
 
-    /** By the ids of the pieces; plans in the bin are left out. */
+    /** By the ids of some pieces; plans in the bin are left out. */
     @Transactional(readOnly = true)
-    public Map<UUID, List<PlanName>> all(UUID operator) {
-        return plans.withPieces(operator).stream()
+    public Map<UUID, List<PlanName>> of(Collection<UUID> pieces) {
+        return plans.withPieces(pieces, operators.current()).stream()
                 .collect(Collectors.groupingBy(
                         row -> (UUID) row[0],
                         Collectors.mapping(

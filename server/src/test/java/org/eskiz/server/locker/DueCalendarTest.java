@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.TimeZone;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.eskiz.core.bench.TestAgain;
 import org.eskiz.server.locker.PieceSummary.AgeingResponse;
 import org.eskiz.server.locker.PieceSummary.KeepingResponse;
@@ -30,9 +31,9 @@ class DueCalendarTest {
 
     @Test
     void aPieceHasOneEventThatIsTheSameWheneverItIsRead() {
-        String first = DueCalendar.write(List.of(piece("Quay 30", DUE, TestAgain.Why.AGE)), NOW);
-        String later =
-                DueCalendar.write(List.of(piece("Quay 30", DUE.plusMonths(2), TestAgain.Why.AGE)), NOW.plusSeconds(99));
+        String first = DueCalendar.write(Stream.of(piece("Quay 30", DUE, TestAgain.Why.AGE)), NOW);
+        String later = DueCalendar.write(
+                Stream.of(piece("Quay 30", DUE.plusMonths(2), TestAgain.Why.AGE)), NOW.plusSeconds(99));
         assertThat(event(first).getUid().getValue())
                 .isEqualTo(ID + "@eskiz")
                 .isEqualTo(event(later).getUid().getValue());
@@ -41,7 +42,7 @@ class DueCalendarTest {
 
     @Test
     void aPieceThatIsNotToBeTestedHasNone() {
-        assertThat(Biweekly.parse(DueCalendar.write(List.of(piece("Retired", null, null)), NOW))
+        assertThat(Biweekly.parse(DueCalendar.write(Stream.of(piece("Retired", null, null)), NOW))
                         .first()
                         .getEvents())
                 .isEmpty();
@@ -54,7 +55,7 @@ class DueCalendarTest {
         TimeZone before = TimeZone.getDefault();
         try {
             TimeZone.setDefault(TimeZone.getTimeZone(zone));
-            assertThat(DueCalendar.write(List.of(piece("Quay 30", DUE, TestAgain.Why.AGE)), NOW))
+            assertThat(DueCalendar.write(Stream.of(piece("Quay 30", DUE, TestAgain.Why.AGE)), NOW))
                     .contains("DTSTART;VALUE=DATE:20310330");
         } finally {
             TimeZone.setDefault(before);
@@ -64,7 +65,7 @@ class DueCalendarTest {
     @ParameterizedTest
     @EnumSource(TestAgain.Why.class)
     void itSaysWhy(TestAgain.Why why) {
-        String description = event(DueCalendar.write(List.of(piece("Quay 30", DUE, why)), NOW))
+        String description = event(DueCalendar.write(Stream.of(piece("Quay 30", DUE, why)), NOW))
                 .getDescription()
                 .getValue();
         assertThat(description).endsWith("RG-58, 20.0 m.");
@@ -78,7 +79,7 @@ class DueCalendarTest {
     @Test
     void aLabelCannotBreakOutOfItsLine() {
         String written = DueCalendar.write(
-                List.of(piece("one\r\nBEGIN:VALARM\r\nEND:VALARM; two, three", DUE, TestAgain.Why.AGE)), NOW);
+                Stream.of(piece("one\r\nBEGIN:VALARM\r\nEND:VALARM; two, three", DUE, TestAgain.Why.AGE)), NOW);
         ICalendar read = Biweekly.parse(written).first();
         assertThat(read.getEvents()).hasSize(1);
         assertThat(read.getEvents().get(0).getAlarms()).isEmpty();
