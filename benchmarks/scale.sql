@@ -1,4 +1,4 @@
--- Fills a database with copies of the demo: psql -v plans=625 -v tests=3125 -v pieces=312. Asked again with more, it adds what is missing.
+-- Fills a database with copies of the demo: psql -v plans=625 -v tests=3125 -v pieces=312 -v types=125. Asked again with more, it adds what is missing.
 insert into plan
 select (jsonb_populate_record(null::plan, to_jsonb(p) || jsonb_build_object(
     'id', md5('plan' || n)::uuid, 'name', p.name || ' ' || n, 'site', p.site || ' ' || n % 400, 'demo', false))).*
@@ -37,6 +37,30 @@ select (jsonb_populate_record(null::outing, to_jsonb(o) || jsonb_build_object(
 from generate_series(1, :pieces) n
     cross join generate_series(1, 20) k
     cross join lateral (select * from outing where put_away_on is not null order by id limit 1) o
+on conflict do nothing;
+
+-- types of one's own, each a copy of one that came with Eskiz
+insert into cable_type (id, operator_id, key, position, created_at)
+select md5('type' || n)::uuid, (select id from operator limit 1), 'own-' || n, 1000 + n, now()
+from generate_series(1, :types) n
+on conflict do nothing;
+
+insert into cable_type_revision
+select (jsonb_populate_record(null::cable_type_revision, to_jsonb(r) || jsonb_build_object(
+    'id', md5('revision' || n)::uuid, 'cable_type_id', md5('type' || n)::uuid, 'number', 1, 'name', r.name || ' own ' || n))).*
+from generate_series(1, :types) n
+    cross join lateral (
+        select r.* from cable_type_revision r join cable_type t on t.id = r.cable_type_id
+        where t.operator_id is null order by t.position offset n % 24 limit 1) r
+on conflict do nothing;
+
+insert into attenuation_point
+select (jsonb_populate_record(null::attenuation_point, to_jsonb(p) || jsonb_build_object('revision_id', md5('revision' || n)::uuid))).*
+from generate_series(1, :types) n
+    cross join lateral (
+        select r.id from cable_type_revision r join cable_type t on t.id = r.cable_type_id
+        where t.operator_id is null order by t.position offset n % 24 limit 1) r
+    join attenuation_point p on p.revision_id = r.id
 on conflict do nothing;
 
 analyze;

@@ -2102,6 +2102,7 @@ export interface components {
             confidence?: boolean;
             details?: components["schemas"]["CellRequest"][];
             exposure?: components["schemas"]["ExposureSpec"];
+            find?: string;
             /** Format: double */
             flatJointLossDb?: number;
             /** @enum {string} */
@@ -2115,11 +2116,13 @@ export interface components {
             tolerance?: components["schemas"]["ToleranceSpec"];
             value?: components["schemas"]["ValueRequest"];
             wet?: boolean;
+            wholeCatalogue?: boolean;
         };
         ComparisonResponse: {
             chanceSteps: components["schemas"]["ChanceStepResponse"][];
             details: components["schemas"]["DetailResponse"][];
             ladder: components["schemas"]["ValueStepsResponse"] | null;
+            leftOut: components["schemas"]["RowsLeftOutResponse"] | null;
             presentRowId: string;
             relaxations: components["schemas"]["RelaxationResponse"][];
             rows: components["schemas"]["RowResponse"][];
@@ -3473,6 +3476,14 @@ export interface components {
             tolerance: components["schemas"]["ToleranceResponse"];
             /** @enum {string} */
             verdict: "PASS" | "MARGINAL" | "FAIL";
+        };
+        RowsLeftOutResponse: {
+            /** Format: int32 */
+            behind: number;
+            /** Format: int32 */
+            otherImpedance: number;
+            /** Format: int32 */
+            sheetEndsBelow: number;
         };
         RunElement: {
             kind: string;

@@ -36,11 +36,7 @@ export function useSheetState(
   const rows = useRows({ plan, follows, focus }, catalogue, pointed ?? address.rowId);
   const rowId = rows.inRun?.id ?? null;
   const profile = useProfile(plan, catalogue, rowId, focus);
-  const sureness = useSureness(
-    rows.answered,
-    rows.answered?.plan === plan && !rows.isStale,
-    catalogue,
-  );
+  const sureness = useSureness(rows.answered, rows.answered?.plan === plan && !rows.isStale);
 
   const { put } = address;
   const focusBand = useCallback((i: number) => put({ band: bands[i]?.id }), [put, bands]);

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import type { CableType } from '../../../api';
 import { joint, line, planOfRun } from '../../../testing/plans';
 import {
   band,
@@ -26,12 +25,6 @@ import {
 import type { Plan } from './model';
 
 const empty: Plan = { site: '', name: '', document: { schemaVersion: 1 } };
-
-const catalogue = [
-  { key: 'rg-58', retired: false },
-  { key: 'rg-8', retired: true },
-  { key: 'foam-10', retired: false },
-] as unknown as CableType[];
 
 function withAssessment(change: object): Plan {
   const plan = planOfRun();
@@ -122,7 +115,7 @@ describe('the ledger that a plan asks for', () => {
   const tolerance = { typicalPercent: 10 } as never;
 
   it('leaves the choice to the server where the plan has no cable of its own', () => {
-    const request = comparisonOf(planOfRun(), catalogue, tolerance, []);
+    const request = comparisonOf(planOfRun(), tolerance, []);
     expect(request.candidates).toEqual([]);
     expect(request.preference).toBe('LEAST_COST');
     expect(request.tolerance).toBe(tolerance);
@@ -130,21 +123,20 @@ describe('the ledger that a plan asks for', () => {
     expect(request).not.toHaveProperty('purchase');
   });
 
-  it('names all types that are offered, and then those of its own', () => {
+  it('asks for the whole catalogue, and for cables of its own', () => {
     const own = { id: 'mine', cable: { name: 'Loft' } };
     const plan = withDocument({ candidates: [own, { cableKey: 'rg-58' }] });
     expect(ownCablesOf(plan)).toEqual([own]);
-    expect(comparisonOf(plan, catalogue, tolerance, []).candidates).toEqual([
-      { cableKey: 'rg-58' },
-      { cableKey: 'foam-10' },
-      own,
-    ]);
+    expect(comparisonOf(plan, tolerance, [])).toMatchObject({
+      candidates: [own],
+      wholeCatalogue: true,
+    });
   });
 
   it('takes along how often it is bought, and which cells are wanted whole', () => {
     const plan = withDocument({ purchase: { times: 3 } });
     const details = [{ row: 'rg-58', band: 1 }] as never;
-    const request = comparisonOf(plan, catalogue, tolerance, details);
+    const request = comparisonOf(plan, tolerance, details);
     expect(request.purchase).toEqual({ times: 3 });
     expect(request.details).toBe(details);
     expect(timesOf(plan)).toBe(3);

@@ -1,5 +1,5 @@
 import { frequencyText } from '../../../units';
-import type { ComparisonRequest, CableType, Schemas, StoredPlan } from '../../../api';
+import type { ComparisonRequest, Schemas, StoredPlan } from '../../../api';
 
 export type Document = Schemas['PlanDocument'];
 export type Element = NonNullable<Schemas['AssessmentSpec']['run']>[number];
@@ -147,12 +147,10 @@ export function bandName(band: Band | undefined): string {
 /** The ledger that a plan asks for, with the elements of some of its cells. */
 export function comparisonOf(
   plan: Plan,
-  catalogue: CableType[],
   tolerance: ComparisonRequest['tolerance'],
   details: NonNullable<ComparisonRequest['details']>,
 ): ComparisonRequest {
   const own = ownCablesOf(plan);
-  const everything = catalogue.flatMap((type) => (type.retired ? [] : [{ cableKey: type.key }]));
   return {
     ...plan.document.assessment,
     run: withSomethingUpForChoice(runOf(plan)),
@@ -160,7 +158,8 @@ export function comparisonOf(
     ...(plan.document.purchase && { purchase: plan.document.purchase }),
     tolerance,
     preference: preferenceOf(plan),
-    candidates: own.length === 0 ? [] : [...everything, ...own],
+    candidates: own,
+    wholeCatalogue: true,
     details,
   };
 }

@@ -11,9 +11,9 @@ import { useOwnKits } from './useOwnKits';
 /** What I have, above what I could buy, in one line for a phone. */
 export function KitLine() {
   const sheet = useSheet();
-  const { plan, catalogue, command } = sheet;
+  const { plan, command } = sheet;
   const { lengths } = usePreferences();
-  const { found } = useOwnKits(plan, catalogue);
+  const { found } = useOwnKits(plan);
   const best = found && bestFirst(found.kits)[0];
   if (!found) return null;
   return (

@@ -11,10 +11,10 @@ import { useOwnKits } from './useOwnKits';
 
 /** What I have, above what I could buy: the run made of pieces of the locker, its joints counted. */
 export function KitRows(layout: LedgerLayout) {
-  const { plan, catalogue } = useSheet();
+  const { plan } = useSheet();
   const { lengths } = usePreferences();
   const [open, setOpen] = useState(false);
-  const { found, isAwaited } = useOwnKits(plan, catalogue);
+  const { found, isAwaited } = useOwnKits(plan);
   if (isAwaited) return <Awaited {...layout} />;
   if (!found) return null;
   const kits = bestFirst(found.kits);

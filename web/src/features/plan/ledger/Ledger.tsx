@@ -4,6 +4,7 @@ import { useSheet } from '../sheetContext';
 import { KitRows } from './KitRows';
 import { LedgerColumns, LedgerHead } from './LedgerHead';
 import { LedgerRow } from './LedgerRow';
+import { leftOutText } from './leftOut';
 import { ledgerLayout } from './ledgerLayout';
 import { useExtras } from './useExtras';
 import { useShownRows } from './useShownRows';
@@ -12,7 +13,7 @@ import { useShownRows } from './useShownRows';
 export function Ledger() {
   const { plan, ledger, catalogue, stale, address } = useSheet();
   const [box, width] = useWidth<HTMLDivElement>();
-  const { rows, hidden, firstPass } = useShownRows();
+  const { rows, hidden, firstPass, leftOut } = useShownRows();
   const layout = ledgerLayout(width, bandsOf(plan).length, useExtras());
   return (
     <div
@@ -43,6 +44,11 @@ export function Ledger() {
           >
             Show all
           </button>
+        </p>
+      )}
+      {leftOut && (
+        <p role="status" className="px-4 py-2 text-fine text-soft">
+          {leftOutText(leftOut)} Type a name into the filter to find any of them.
         </p>
       )}
       {!ledger && !stale && (

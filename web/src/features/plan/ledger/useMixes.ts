@@ -10,7 +10,7 @@ const USUAL_TAIL_M = 3;
 
 /** The search for two cables together, and what it is asked. */
 export function useMixes() {
-  const { plan, catalogue } = useSheet();
+  const { plan } = useSheet();
   const { settings } = usePreferences();
   const [tailM, setTail] = useState(USUAL_TAIL_M);
   const [connectorKey, setConnectorKey] = useState('n');
@@ -22,8 +22,8 @@ export function useMixes() {
   );
   const isTooLong = sectionsIn(run) < 2;
   const comparison = useMemo(
-    () => ({ ...comparisonOf(plan, catalogue, settings.tolerances, []), run }),
-    [plan, catalogue, settings.tolerances, run],
+    () => ({ ...comparisonOf(plan, settings.tolerances, []), run }),
+    [plan, settings.tolerances, run],
   );
   const answer = useQuery({
     queryKey: ['mixes', comparison],

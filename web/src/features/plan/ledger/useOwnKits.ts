@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { CableType, FoundKits } from '../../../api';
+import type { FoundKits } from '../../../api';
 import { useFoundKits, useLockerOverview, usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { useSettled } from '../../../ui';
@@ -19,7 +19,7 @@ export interface OwnKits {
 }
 
 /** What the run could be made of without buying anything. */
-export function useOwnKits(plan: Plan, catalogue: CableType[]): OwnKits {
+export function useOwnKits(plan: Plan): OwnKits {
   const { tolerances, demoHidden } = usePreferences().settings;
   const owned = useLockerOverview(demoHidden);
   const demo = usePieces(demoHidden ? OF_THE_DEMO : null);
@@ -27,9 +27,9 @@ export function useOwnKits(plan: Plan, catalogue: CableType[]): OwnKits {
   const isEmpty = !owned.data || owned.data.pieces === 0 || (demoHidden && !demoPieces);
   const leaveOut = useMemo(() => (demoPieces ?? []).map((p) => p.id), [demoPieces]);
   const request = useMemo(() => {
-    const wanted = kitsWanted(plan, comparisonOf(plan, catalogue, tolerances, []));
+    const wanted = kitsWanted(plan, comparisonOf(plan, tolerances, []));
     return wanted && { ...wanted, leaveOut };
-  }, [plan, catalogue, tolerances, leaveOut]);
+  }, [plan, tolerances, leaveOut]);
   // a search may take a second of the server: but for the first, it waits until the hand rests
   const first = isEmpty ? null : request;
   const found = useFoundKits(useSettled(first, SETTLED_MS) ?? first);

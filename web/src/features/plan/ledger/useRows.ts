@@ -38,10 +38,7 @@ interface Rows {
 export function useRows(asked: Asked, catalogue: CableType[], pointed: string | null): Rows {
   const { plan, follows, focus } = asked;
   const { tolerances } = usePreferences().settings;
-  const request = useMemo(
-    () => comparisonOf(plan, catalogue, tolerances, []),
-    [plan, catalogue, tolerances],
-  );
+  const request = useMemo(() => comparisonOf(plan, tolerances, []), [plan, tolerances]);
   const answer = useLedger(request);
   const ledger = answer.isPlaceholderData ? undefined : answer.data;
   const inRun = ledger && rowInRun(ledger, follows);
@@ -101,7 +98,7 @@ export function detailRequest(
   profile: boolean,
   tolerance: ComparisonRequest['tolerance'],
 ): ComparisonRequest {
-  const whole = comparisonOf(plan, catalogue, tolerance, [{ rowId, band: 0, profile }]);
+  const whole = comparisonOf(plan, tolerance, [{ rowId, band: 0, profile }]);
   const own = whole.candidates?.filter((c) => c.id === rowId) ?? [];
   // a mix is a row as long as it is in the run; any of its cables will do for the question
   const present = runOf(plan).flatMap((e) =>
@@ -112,6 +109,7 @@ export function detailRequest(
     ...whole,
     bands: whole.bands?.slice(focus, focus + 1),
     requirements: [],
+    wholeCatalogue: false,
     candidates:
       own.length > 0
         ? own

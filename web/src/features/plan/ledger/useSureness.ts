@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { CableType, ComparisonRequest, Ledger, Row } from '../../../api';
+import type { ComparisonRequest, Ledger, Row } from '../../../api';
 import { answered as answerOf, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { comparisonOf, isAnythingAsked } from '../document/model';
@@ -21,18 +21,14 @@ const UNKNOWN: Sureness = { of: () => undefined, steps: [] };
  *
  * @param isSettled whether what is shown is of the plan as it is
  */
-export function useSureness(
-  shown: Answered | undefined,
-  isSettled: boolean,
-  catalogue: CableType[],
-): Sureness {
+export function useSureness(shown: Answered | undefined, isSettled: boolean): Sureness {
   const { tolerances } = usePreferences().settings;
   const request = useMemo<ComparisonRequest | null>(
     () =>
       shown && isAnythingAsked(shown.plan)
-        ? { ...comparisonOf(shown.plan, catalogue, tolerances, []), confidence: true }
+        ? { ...comparisonOf(shown.plan, tolerances, []), confidence: true }
         : null,
-    [shown, catalogue, tolerances],
+    [shown, tolerances],
   );
   const sure = useQuery({
     queryKey: ['comparison', 'sureness', request],

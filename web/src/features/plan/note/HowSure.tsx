@@ -32,19 +32,19 @@ const WORTH_A_LINE = 0.005;
 
 /** How sure the run is to do what is asked, what most of the doubt is, and what it would bring to know it. */
 export function HowSure() {
-  const { answered, row, stale, catalogue } = useSheet();
+  const { answered, row, stale } = useSheet();
   const { reading, settings } = usePreferences();
   const plan = answered?.plan;
   const request = useMemo(
     () =>
       plan && row
         ? {
-            ...comparisonOf(plan, catalogue, settings.tolerances, []),
+            ...comparisonOf(plan, settings.tolerances, []),
             run: laid(runOf(plan), row, ownCablesOf(plan)),
             candidates: [],
           }
         : null,
-    [plan, row, catalogue, settings.tolerances],
+    [plan, row, settings.tolerances],
   );
   // asked once the figures are there, and dropped by the next key
   const sure = useQuery({

@@ -28,15 +28,15 @@ const SETTLED_MS = 300;
 
 /** What would turn the answer: a cheaper cable, a shorter run, a step up, other places for the money. */
 export function WhatChanges({ row }: { row: Row }) {
-  const { plan, catalogue, focus } = useSheet();
+  const { plan, focus } = useSheet();
   const { settings, lengths } = usePreferences();
   const wanted = useMemo(
     () => ({
-      comparison: comparisonOf(plan, catalogue, settings.tolerances, []),
+      comparison: comparisonOf(plan, settings.tolerances, []),
       rowId: row.id,
       band: focus,
     }),
-    [plan, catalogue, settings.tolerances, row.id, focus],
+    [plan, settings.tolerances, row.id, focus],
   );
   const request = useSettled(wanted, SETTLED_MS);
   const answer = useQuery({

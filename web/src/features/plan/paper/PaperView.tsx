@@ -16,12 +16,12 @@ import type { RunSheet } from './usePaper';
 /** The run sheet: what is needed on the roof, on one or two pages; printed, saved as PDF, and ticked off here. */
 export function PaperView() {
   const onSheet = useSheet();
-  const { plan, catalogue, rowId } = onSheet;
+  const { plan, rowId } = onSheet;
   const { settings, lengths } = usePreferences();
   const [format, setFormat] = useState<'a4' | 'letter'>(settings.region === 2 ? 'letter' : 'a4');
   const pages = useRef<HTMLDivElement>(null);
   const drawing = useRef<HTMLDivElement>(null);
-  const answer = useRunSheet(plan, catalogue, rowId);
+  const answer = useRunSheet(plan, rowId);
   const sheet = answer.data;
   const done = new Set(plan.document.done ?? []);
 

@@ -27,13 +27,13 @@ const TIMES_AS_LONG = 2.5;
 
 /** How far each candidate would go and still meet what is asked, on a ruler with the true length. */
 export function ReachView() {
-  const { plan, band, catalogue, command } = useSheet();
+  const { plan, band, command } = useSheet();
   const { lengths, settings } = usePreferences();
   const drawn = useRef<HTMLDivElement>(null);
   const [box, width] = useWidth<HTMLDivElement>();
   const request = useMemo(
-    () => ({ ...comparisonOf(plan, catalogue, settings.tolerances, []), reach: true }),
-    [plan, catalogue, settings.tolerances],
+    () => ({ ...comparisonOf(plan, settings.tolerances, []), reach: true }),
+    [plan, settings.tolerances],
   );
   const answer = useLedger(request);
   const lengthM = candidateLengthM(plan);

@@ -13,17 +13,17 @@ import { Unplaced, ValueStepList } from './ValueStepList';
 
 /** Cost against loss on the band in focus: the steps up, and where they stop paying. */
 export function ValueView() {
-  const { plan, band: inFocus, focus, catalogue, address } = useSheet();
+  const { plan, band: inFocus, focus, address } = useSheet();
   const { settings } = usePreferences();
   const by = address.buys;
   const drawn = useRef<HTMLDivElement>(null);
   const worthPerDb = settings.cableWorthPerDb;
   const request = useMemo(
     () => ({
-      ...comparisonOf(plan, catalogue, settings.tolerances, []),
+      ...comparisonOf(plan, settings.tolerances, []),
       value: { band: focus, worthPerDb },
     }),
-    [plan, catalogue, settings.tolerances, focus, worthPerDb],
+    [plan, settings.tolerances, focus, worthPerDb],
   );
   const answer = useLedger(request);
   const ladder = answer.data?.ladder;

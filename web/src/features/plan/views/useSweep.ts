@@ -19,7 +19,7 @@ const BEYOND = 1.5;
 
 /** What is drawn over frequency or over length, and of which rows. */
 export function useSweep() {
-  const { plan, focus, catalogue, ledger, row, hasWatts } = useSheet();
+  const { plan, focus, ledger, row, hasWatts } = useSheet();
   const { reading, lengths, settings } = usePreferences();
   const [over, setOver] = useState<Over>('frequency');
   const [figure, setFigure] = useState<Figure>('arrives');
@@ -34,7 +34,7 @@ export function useSweep() {
   const rows = chosen ?? usualRows(ledger, row?.id);
   const shown = shownReading(reading, hasWatts);
   const request = {
-    comparison: comparisonOf(plan, catalogue, settings.tolerances, []),
+    comparison: comparisonOf(plan, settings.tolerances, []),
     rowIds: rows,
     ...(over === 'frequency'
       ? { overFrequency: { fromMHz: from, toMHz: to, points: POINTS } }

@@ -118,6 +118,25 @@ public final class Comparison {
                 .stream().sorted(preference.order()).toList();
     }
 
+    /**
+     * Whether a way to fill the sections comes before all others in the order of a school. The others are tried as they stand,
+     * and no further once one comes first: whoever asks often tries the likeliest first.
+     *
+     * @return empty where it does, else the one that was found to come first
+     */
+    public Optional<List<Candidate>> comesBefore(
+            List<Candidate> filling, List<List<Candidate>> others, Preference preference) {
+        if (preference == Preference.SUREST) {
+            List<Candidate> first = ranked(others, preference, () -> {}).get(0).filling();
+            return Optional.of(first).filter(f -> !f.equals(filling));
+        }
+        Row row = row(filling);
+        return others.stream()
+                .filter(other -> !other.equals(filling))
+                .filter(other -> preference.order().compare(row(other), row) < 0)
+                .findFirst();
+    }
+
     /** One candidate in every section. */
     public Row row(Candidate candidate) {
         return row(place.everywhere(candidate));

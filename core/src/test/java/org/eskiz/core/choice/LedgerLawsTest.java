@@ -60,6 +60,27 @@ class LedgerLawsTest {
                         oneByOne.stream().map(Row::greatestLossDb).toList());
     }
 
+    @Property(tries = 60)
+    void nothingComesBeforeTheFirstRowAndSomethingBeforeAnyOther(@ForAll long seed) {
+        var random = new Random(seed);
+        var place = new ReplaceableRun(
+                Run.of(joint(random), new Element.Line(cable(random), 30), joint(random)), List.of(1));
+        Comparison comparison = Comparison.in(place, List.of(band(random)), requirements(random));
+        List<List<Candidate>> fillings = IntStream.range(0, 8)
+                .mapToObj(i -> List.of(candidate(random, "cable " + i)))
+                .toList();
+        for (Preference preference : Preference.values()) {
+            List<Row> ranked = comparison.ranked(fillings, preference, () -> {});
+            for (int i = 0; i < ranked.size(); i++) {
+                assertThat(comparison
+                                .comesBefore(ranked.get(i).filling(), fillings, preference)
+                                .isEmpty())
+                        .as("%s, place %d", preference, i)
+                        .isEqualTo(i == 0);
+            }
+        }
+    }
+
     private static List<String> ids(List<Row> rows) {
         return rows.stream().map(Row::id).toList();
     }

@@ -2,6 +2,8 @@ package org.eskiz.server.catalogue;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.cable.AttenuationPoint;
@@ -47,6 +49,14 @@ public record CableType(
                         facts.at(shown),
                         fittedCable,
                         worstRelativeResidual);
+    }
+
+    /** Whether each of some words, in small letters, stands in its name, key, family or jacket. */
+    public boolean isFound(List<String> words) {
+        String text = (facts.name() + " " + key + " " + facts.family() + " "
+                        + Objects.requireNonNullElse(facts.construction().jacket(), ""))
+                .toLowerCase(Locale.ROOT);
+        return words.stream().allMatch(text::contains);
     }
 
     /** What the computation makes of it on a dry or on a wet day. */

@@ -18,24 +18,32 @@ import java.util.stream.Stream;
 import org.eskiz.core.cable.Mechanics;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Money;
+import org.eskiz.core.choice.Narrowing;
 import org.eskiz.core.choice.Row;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Mechanics.Flexing;
 import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Source;
+import org.eskiz.server.comparison.ComparisonResponse.RowsLeftOutResponse;
+import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.CableSpec;
 import org.eskiz.server.document.CandidateSpec;
 import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.RatingsMapper;
 import org.eskiz.server.document.RunElement;
 import org.eskiz.server.document.ToleranceSpec;
+import org.eskiz.server.store.Search;
+import org.jspecify.annotations.Nullable;
 
 /** The candidates of a request, each once, and where they go. */
 final class CandidateMapper {
 
     /** Id of the row of a present cable that is written out and is no candidate itself. */
     private static final String PRESENT = "present";
+
+    /** Of very many rows so many are shown. */
+    private static final int MOST_SHOWN = 100;
 
     private final ComparisonRequest request;
     private final Catalogue catalogue;
@@ -44,6 +52,7 @@ final class CandidateMapper {
     private final List<Integer> sections;
     private final ToleranceSpec tolerance;
     private List<String> present;
+    private Narrowing narrowed;
 
     private CandidateMapper(ComparisonRequest request, Catalogue catalogue) {
         this.request = request;
@@ -60,11 +69,61 @@ final class CandidateMapper {
         var candidates = new CandidateMapper(request, catalogue);
         candidates.addAsked();
         candidates.addPresent();
+        candidates.narrow();
         return candidates;
     }
 
+    /** Those that are worth a row. */
     List<Candidate> all() {
-        return entries.values().stream().map(Entry::candidate).toList();
+        return narrowed.left();
+    }
+
+    /** The rows that are shown of a ledger: the first, and those that are worth it wherever they come. */
+    List<Row> shown(List<Row> rows) {
+        if (rows.size() <= Narrowing.FEW) {
+            return rows;
+        }
+        return IntStream.range(0, rows.size())
+                .filter(i -> i < MOST_SHOWN || isShown(rows.get(i)))
+                .mapToObj(rows::get)
+                .toList();
+    }
+
+    private boolean isShown(Row row) {
+        return row.id().equals(Row.id(present())) || row.filling().stream().allMatch(this::stays);
+    }
+
+    /** What was named, what is a favourite and what stands there is worth a row in any case. */
+    private boolean stays(Candidate c) {
+        return !request.isOpen()
+                || present.contains(c.id())
+                || entries.get(c.id()).cableKey() == null
+                || catalogue.isFavourite(c.id());
+    }
+
+    /** How many have no row, and why; null where all have one. */
+    @Nullable
+    RowsLeftOutResponse leftOut(int behind) {
+        Map<Narrowing.Why, Integer> leftOut = narrowed.leftOut();
+        return leftOut.isEmpty() && behind == 0
+                ? null
+                : new RowsLeftOutResponse(
+                        leftOut.getOrDefault(Narrowing.Why.OTHER_IMPEDANCE, 0),
+                        leftOut.getOrDefault(Narrowing.Why.SHEET_ENDS_BELOW, 0),
+                        behind);
+    }
+
+    private void narrow() {
+        List<Candidate> every = entries.values().stream().map(Entry::candidate).toList();
+        double highestMHz = request.bands().stream()
+                .mapToDouble(BandSpec::frequencyMHz)
+                .max()
+                .orElseThrow();
+        narrowed = Narrowing.of(
+                every,
+                this::stays,
+                entries.get(present.get(0)).candidate().cable().impedanceOhm(),
+                highestMHz);
     }
 
     List<Integer> sections() {
@@ -86,9 +145,14 @@ final class CandidateMapper {
         return Stream.concat(throughout, Stream.of(present())).distinct().toList();
     }
 
-    /** The cables of a row; empty where there is no such row. */
+    /** The cables of a row, among few or many; empty where there is no such row. */
     Optional<List<Candidate>> filling(String rowId) {
-        return fillings().stream().filter(f -> Row.id(f).equals(rowId)).findFirst();
+        return Stream.concat(
+                        Stream.ofNullable(entries.get(rowId))
+                                .map(e -> Collections.nCopies(sections.size(), e.candidate())),
+                        Stream.of(present()))
+                .filter(f -> Row.id(f).equals(rowId))
+                .findFirst();
     }
 
     /** What a cable is called that is bought, a candidate or not. */
@@ -126,11 +190,11 @@ final class CandidateMapper {
     }
 
     private void addAsked() {
-        if (request.candidates() == null || request.candidates().isEmpty()) {
-            catalogue.offered().forEach(this::add);
-            return;
+        if (request.isOpen()) {
+            Search search = Search.of(request.find());
+            catalogue.offered().stream().filter(t -> t.isFound(search.words())).forEach(this::add);
         }
-        for (CandidateSpec asked : request.candidates()) {
+        for (CandidateSpec asked : requireNonNullElse(request.candidates(), List.<CandidateSpec>of())) {
             if (asked.cableKey() != null) {
                 add(catalogue.cableType(asked.cableKey()).orElseThrow());
             } else {

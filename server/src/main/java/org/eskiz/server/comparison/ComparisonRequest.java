@@ -6,9 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.eskiz.core.choice.Preference;
-import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.CandidateSpec;
@@ -23,6 +21,7 @@ import org.eskiz.server.document.RunElement;
 import org.eskiz.server.document.ToleranceSpec;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
+import org.eskiz.server.store.Search;
 
 /**
  * An assessment whose run marks one or more lines as {@code candidate}, and what to make of it.
@@ -31,6 +30,8 @@ import org.eskiz.server.problem.Within;
  * @param receiver likewise
  * @param exposure likewise
  * @param candidates null or empty for the whole catalogue; the present cable is always a row
+ * @param wholeCatalogue whether the whole catalogue is tried besides the candidates; null for no
+ * @param find words: of the whole catalogue only what has each of them in its name, key, family or jacket; null for all
  * @param requirements what is asked on every band; null or empty for nothing
  * @param purchase how the cable is bought; null for one run whose ends the operator fits
  * @param tolerance how far cables may be off what is said of them
@@ -61,6 +62,9 @@ public record ComparisonRequest(
 
         @Size(max = 200, message = "must be at most {max} candidates")
         List<@Valid @NotNull(message = "must be a candidate, not null") CandidateSpec> candidates,
+
+        Boolean wholeCatalogue,
+        @PlainText(max = Search.MOST_CHARACTERS) String find,
 
         @Size(max = RequirementSpec.MOST, message = "must be at most {max} requirements")
         List<@Valid @NotNull(message = "must be a requirement, not null") RequirementSpec> requirements,
@@ -103,7 +107,7 @@ public record ComparisonRequest(
             Boolean profile) {}
 
     /** The ledger that a plan asks for. */
-    public static ComparisonRequest of(PlanDocument plan, Catalogue catalogue, ToleranceSpec tolerance) {
+    public static ComparisonRequest of(PlanDocument plan, ToleranceSpec tolerance) {
         AssessmentSpec a = plan.assessment() == null
                 ? new AssessmentSpec(null, null, null, null, null, null, null, null)
                 : plan.assessment();
@@ -116,7 +120,9 @@ public record ComparisonRequest(
                 a.exposure(),
                 isAnyUpForChoice(a.run()) ? a.run() : longestUpForChoice(a.run()),
                 a.bands(),
-                triedCables(plan, catalogue),
+                plan.candidates(),
+                isOpen(plan),
+                null,
                 plan.requirements(),
                 plan.purchase(),
                 tolerance,
@@ -132,6 +138,11 @@ public record ComparisonRequest(
         return run == null || run.stream().anyMatch(ComparisonValidator::isCandidateLine);
     }
 
+    /** Whether it is a line that is left to the ledger. */
+    public static boolean isUpForChoice(RunElement element) {
+        return ComparisonValidator.isCandidateLine(element);
+    }
+
     /** In a run whose cables all stay, the longest line is what its ledger speaks of. */
     private static List<RunElement> longestUpForChoice(List<RunElement> run) {
         Optional<RunElement.Line> longest = run.stream()
@@ -145,17 +156,14 @@ public record ComparisonRequest(
                 .toList();
     }
 
-    /**
-     * The cables of a plan's ledger: the whole catalogue, and those that the document writes out. A document that
-     * names cables of the catalogue among its candidates wants only the named ones.
-     */
-    private static List<CandidateSpec> triedCables(PlanDocument plan, Catalogue catalogue) {
-        List<CandidateSpec> named = plan.candidates() == null ? List.of() : plan.candidates();
-        if (named.stream().anyMatch(c -> c.cableKey() != null)) {
-            return named;
-        }
-        Stream<CandidateSpec> all = catalogue.offered().stream().map(CandidateSpec::ofCatalogue);
-        return Stream.concat(all, named.stream()).toList();
+    /** Whether a plan tries the whole catalogue; one that names cables of it among its candidates wants only the named ones. */
+    private static boolean isOpen(PlanDocument plan) {
+        return plan.candidates() == null || plan.candidates().stream().allMatch(c -> c.cableKey() == null);
+    }
+
+    /** Whether the whole catalogue is tried. */
+    boolean isOpen() {
+        return candidates == null || candidates.isEmpty() || Boolean.TRUE.equals(wholeCatalogue);
     }
 
     /** The same question about another run, bought in another way. */
@@ -170,6 +178,8 @@ public record ComparisonRequest(
                 otherRun,
                 bands,
                 candidates,
+                wholeCatalogue,
+                find,
                 requirements,
                 otherPurchase,
                 tolerance,

@@ -25,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param relaxations what to ask less of, where nothing gets through
  * @param ladder of value, where it was asked for
  * @param chanceSteps from the cheapest to the surest, where it was asked how sure rows are; of rows whose price is known
+ * @param leftOut of very many candidates, those that have no row; null where all have one
  * @param details the cells asked for, with their elements
  */
 public record ComparisonResponse(
@@ -33,7 +34,18 @@ public record ComparisonResponse(
         List<RelaxationResponse> relaxations,
         @Nullable ValueStepsResponse ladder,
         List<ChanceStepResponse> chanceSteps,
+        @Nullable RowsLeftOutResponse leftOut,
         List<DetailResponse> details) {
+
+    /**
+     * How many of very many candidates have no row. What stands in the run, favourites, and cables that were named always have
+     * one.
+     *
+     * @param otherImpedance of an impedance more than a quarter off that of the line that stands there
+     * @param sheetEndsBelow whose figures on the highest band would be a guess from beyond their sheet
+     * @param behind that come after all of these in the order that was asked for
+     */
+    public record RowsLeftOutResponse(int otherImpedance, int sheetEndsBelow, int behind) {}
 
     /**
      * One cable in the place of the candidate lines.

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.ChanceSteps;
 import org.eskiz.core.choice.Changes;
@@ -61,12 +62,14 @@ public class ComparisonService {
                 ? p.comparison.sure(ranked, Client::requireListening)
                 : ranked;
         ChanceSteps steps = RowMapper.chanceSteps(rows);
+        List<Row> shown = p.candidates.shown(rows);
         return new ComparisonResponse(
                 Row.id(p.candidates.present()),
-                rows.stream().map(row -> written(p, row, steps)).toList(),
+                shown.stream().map(row -> written(p, row, steps)).toList(),
                 p.mapper.relaxations(rows),
                 p.mapper.valueSteps(rows),
                 p.mapper.steps(steps),
+                p.candidates.leftOut(rows.size() - shown.size()),
                 details(request, rows, p.mapper, errors));
     }
 
@@ -142,6 +145,23 @@ public class ComparisonService {
         return p.comparison
                 .ranked(p.candidates.fillings(), p.preference, Client::requireListening)
                 .get(0);
+    }
+
+    /**
+     * The row that comes before one in the order of a ledger; empty where that one comes first, or there is no such row.
+     *
+     * @param likeliest the row that is tried before all others, null for none: of many plans the same one tends to come first
+     */
+    public Optional<String> before(Catalogue catalogue, ComparisonRequest asked, String rowId, String likeliest) {
+        Prepared p = prepare(asked, catalogue, checked(asked, catalogue, ""));
+        List<List<Candidate>> others = Stream.concat(
+                        Stream.ofNullable(likeliest).flatMap(id -> p.candidates.filling(id).stream()),
+                        p.candidates.fillings().stream())
+                .toList();
+        return p.candidates
+                .filling(rowId)
+                .flatMap(filling -> p.comparison.comesBefore(filling, others, p.preference))
+                .map(Row::id);
     }
 
     /** A row laid into the sections, whatever lies there. */

@@ -7,6 +7,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.comparison.ComparisonRequest;
@@ -14,6 +15,7 @@ import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.comparison.RowInRun;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.RunElement;
 import org.eskiz.server.document.ToleranceSpec;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
@@ -99,6 +101,25 @@ class CablesInRuns {
                             key -> inRun(document, isPicked));
         }
 
+        /**
+         * Whether a type lies in the run of a plan, in a line that stays or as what was picked or comes first.
+         *
+         * @param key of a type that is offered
+         * @param likeliest what is tried first, and said anew where something else comes first
+         */
+        boolean liesIn(PlanDocument document, boolean isChosen, String key, AtomicReference<String> likeliest) {
+            boolean isPicked = isPicked(document, isChosen);
+            boolean isThere = document.assessment().run().stream()
+                    .filter(e -> isPicked || !ComparisonRequest.isUpForChoice(e))
+                    .anyMatch(e -> e instanceof RunElement.Line line && key.equals(line.cableKey()));
+            if (isThere || isPicked) {
+                return isThere;
+            }
+            Optional<String> before = comparisons.before(catalogue, asked(document), key, likeliest.get());
+            before.ifPresent(likeliest::set);
+            return before.isEmpty();
+        }
+
         private RowInRun inRun(PlanDocument document, boolean isPicked) {
             return comparisons.inRun(catalogue, asked(document), isPicked);
         }
@@ -108,7 +129,7 @@ class CablesInRuns {
         }
 
         private ComparisonRequest asked(PlanDocument document) {
-            return ComparisonRequest.of(document, catalogue, tolerance);
+            return ComparisonRequest.of(document, tolerance);
         }
     }
 

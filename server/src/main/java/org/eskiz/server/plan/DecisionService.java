@@ -22,7 +22,6 @@ import org.eskiz.server.document.ToleranceSpec;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.problem.ConflictException;
-import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
@@ -159,16 +158,9 @@ class DecisionService {
     }
 
     private ComparisonResponse.RowResponse row(PlanDocument document, String rowId) {
-        return comparisons
-                .compare(ComparisonRequest.of(
-                        document,
-                        catalogues.current(),
-                        ToleranceSpec.of(settings.get().tolerances())))
-                .rows()
-                .stream()
-                .filter(r -> r.id().equals(rowId))
-                .findFirst()
-                .orElseThrow(() -> new InvalidRequestException("rowId", "there is no row \"" + rowId + "\""));
+        var asked =
+                ComparisonRequest.of(document, ToleranceSpec.of(settings.get().tolerances()));
+        return comparisons.inRun(catalogues.current(), asked, rowId).row();
     }
 
     /** Revisions of every cable of the catalogue that the figures rest on: the chosen one and those of the run. */

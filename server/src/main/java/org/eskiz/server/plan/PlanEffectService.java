@@ -6,12 +6,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.assessment.AssessmentService;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.document.RunElement;
 import org.eskiz.server.operator.OperatorService;
@@ -26,6 +28,9 @@ class PlanEffectService {
 
     /** Less than this in dB is no other figure. */
     private static final double NOTEWORTHY_DB = 0.005;
+
+    /** Plans are shared among the cores so many at a time; between, it is asked whether somebody still waits. */
+    private static final int AT_A_TIME = 256;
 
     private final PlanRepository plans;
     private final PlanDocumentReader documents;
@@ -66,23 +71,33 @@ class PlanEffectService {
                 .collect(Collectors.toSet());
         List<PlanEntity> all = plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current());
         now.catalogue().lookUp(plans.piecesIn(all.stream().map(p -> p.id).toList()));
-        return all.stream()
-                .flatMap(plan -> effect(now, plan, chosen.contains(plan.id), request).stream())
-                .sorted(Comparator.comparingDouble((PlanEffectResponse e) -> -Math.abs(e.afterDb() - e.beforeDb())))
-                .toList();
+        AtomicReference<String> likeliest = new AtomicReference<>();
+        List<PlanEffectResponse> effects = new ArrayList<>();
+        for (int from = 0; from < all.size(); from += AT_A_TIME) {
+            Client.requireListening();
+            all.subList(from, Math.min(all.size(), from + AT_A_TIME)).parallelStream()
+                    .map(plan -> effect(now, plan, chosen.contains(plan.id), request, likeliest))
+                    .toList()
+                    .forEach(effect -> effect.ifPresent(effects::add));
+        }
+        effects.sort(Comparator.comparingDouble(e -> -Math.abs(e.afterDb() - e.beforeDb())));
+        return effects;
     }
 
     private Optional<PlanEffectResponse> effect(
-            CablesInRuns.Now cables, PlanEntity plan, boolean isChosen, PlanEffectRequest change) {
-        Client.requireListening();
+            CablesInRuns.Now cables,
+            PlanEntity plan,
+            boolean isChosen,
+            PlanEffectRequest change,
+            AtomicReference<String> likeliest) {
         try {
-            AssessmentSpec before = cables.inRun(plan, documents.readStored(plan.document), isChosen)
-                    .assessment();
-            if (before.run().stream()
-                    .noneMatch(e ->
-                            e instanceof RunElement.Line line && change.key().equals(line.cableKey()))) {
+            PlanDocument document = documents.readStored(plan.document);
+            if (document.assessment() == null
+                    || document.assessment().run() == null
+                    || !cables.liesIn(document, isChosen, change.key(), likeliest)) {
                 return Optional.empty();
             }
+            AssessmentSpec before = cables.inRun(plan, document, isChosen).assessment();
             List<BandResponse> now =
                     assessments.assess(before, cables.catalogue()).bands();
             List<BandResponse> then = assessments

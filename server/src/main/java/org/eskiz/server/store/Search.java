@@ -11,7 +11,7 @@ import org.eskiz.server.problem.InvalidRequestException;
 public record Search(List<String> words) {
 
     /** Longer than anybody types. */
-    private static final int MOST_CHARACTERS = 200;
+    public static final int MOST_CHARACTERS = 200;
 
     private static final int MOST_WORDS = 12;
 
