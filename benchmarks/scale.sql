@@ -20,9 +20,8 @@ from generate_series(1, :pieces) n
     cross join lateral (select * from piece where demo order by id offset n % 5 limit 1) p
 on conflict do nothing;
 
-insert into bench_test_revision
-select (jsonb_populate_record(null::bench_test_revision, to_jsonb(r) || jsonb_build_object(
-    'test_id', md5('test' || n)::uuid, 'piece_id', md5('piece' || n % :pieces + 1)::uuid))).*
+insert into bench_test_revision (test_id, number, document, summary, cable_type_id, piece_id, stored_at)
+select md5('test' || n)::uuid, r.number, r.document, r.summary, r.cable_type_id, md5('piece' || n % :pieces + 1)::uuid, r.stored_at
 from generate_series(1, :tests) n
     cross join lateral (
         select r.* from bench_test_revision r join bench_test t on t.id = r.test_id
@@ -63,4 +62,5 @@ from generate_series(1, :types) n
     join attenuation_point p on p.revision_id = r.id
 on conflict do nothing;
 
+set client_min_messages = error;
 analyze;

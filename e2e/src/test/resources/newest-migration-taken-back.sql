@@ -1,6 +1,8 @@
 -- Takes back V11, so that a database looks as if an earlier version had made it.
 drop table piece_life;
 drop function piece_urgency;
+alter table bench_test_revision drop column in_short;
+drop function bench_test_in_short;
 drop trigger piece_changed on piece;
 drop trigger outing_changed on outing;
 drop trigger bench_test_noted on bench_test_revision;

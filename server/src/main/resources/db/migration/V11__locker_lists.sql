@@ -39,6 +39,27 @@ create trigger bench_test_removed after update of removed_at on bench_test
     for each row when (old.removed_at is distinct from new.removed_at)
     execute function pieces_of_removed_test_are_touched();
 
+-- What a piece needs to know of a test of it, without the long account of how it came about.
+create function bench_test_in_short(document jsonb, summary jsonb) returns jsonb language sql immutable as $$
+    select jsonb_build_object(
+        'testedOn', document -> 'testedOn',
+        'setAside', document -> 'setAside',
+        'joints', document -> 'joints',
+        'temperatureC', document -> 'temperatureC',
+        'lengthM', summary -> 'lengthM',
+        'outcome', summary -> 'outcome',
+        'causes', coalesce(summary -> 'causes', jsonb_build_array(summary -> 'cause')),
+        'worstExcessDb', summary -> 'worst' -> 'excessDb',
+        'figures', (
+            select coalesce(jsonb_agg(jsonb_build_object(
+                'frequencyMHz', f -> 'frequencyMHz', 'lossDb', f -> 'lossDb', 'leastDb', f -> 'leastDb',
+                'mostDb', f -> 'mostDb', 'expectedDb', f -> 'expectedDb')), '[]')
+            from jsonb_array_elements(summary -> 'figures') f))
+$$;
+
+alter table bench_test_revision
+    add column in_short jsonb not null generated always as (bench_test_in_short(document, summary)) stored;
+
 -- What is known of a piece in short, by which the locker is searched and put in order; worked out when it is asked for.
 create table piece_life (
     piece_id uuid primary key references piece,

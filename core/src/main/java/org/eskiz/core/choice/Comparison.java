@@ -119,6 +119,40 @@ public final class Comparison {
     }
 
     /**
+     * The row that {@link #ranked} would put first. Where the order is by cost, the cheapest are tried first and nothing dearer
+     * than what passes.
+     *
+     * @param fillings at least one
+     */
+    public Row first(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
+        if (!preference.isByCost()) {
+            return ranked(fillings, preference, beforeEach).get(0);
+        }
+        Comparator<Row> order = preference.order();
+        List<Offered> offered = cheapestFirst(fillings);
+        Row first = row(offered.get(0).filling());
+        for (Offered next : offered.subList(1, offered.size())) {
+            boolean isDearer = Costs.KNOWN_AND_LEAST_FIRST.compare(first.cost(), next.cost()) < 0;
+            if (isDearer && first.verdict() == Verdict.PASS) {
+                break;
+            }
+            beforeEach.run();
+            Row row = row(next.filling());
+            first = order.compare(row, first) < 0 ? row : first;
+        }
+        return first;
+    }
+
+    private record Offered(List<Candidate> filling, Optional<Money> cost) {}
+
+    private List<Offered> cheapestFirst(List<List<Candidate>> fillings) {
+        return fillings.stream()
+                .map(f -> new Offered(f, offer(f).cost()))
+                .sorted(Comparator.comparing(Offered::cost, Costs.KNOWN_AND_LEAST_FIRST))
+                .toList();
+    }
+
+    /**
      * Whether a way to fill the sections comes before all others in the order of a school. The others are tried as they stand,
      * and no further once one comes first: whoever asks often tries the likeliest first.
      *

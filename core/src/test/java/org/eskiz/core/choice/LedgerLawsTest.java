@@ -71,6 +71,8 @@ class LedgerLawsTest {
                 .toList();
         for (Preference preference : Preference.values()) {
             List<Row> ranked = comparison.ranked(fillings, preference, () -> {});
+            assertThat(comparison.first(fillings, preference, () -> {}).id())
+                    .isEqualTo(ranked.get(0).id());
             for (int i = 0; i < ranked.size(); i++) {
                 assertThat(comparison
                                 .comesBefore(ranked.get(i).filling(), fillings, preference)

@@ -28,6 +28,7 @@ import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.operator.Settings;
+import org.jspecify.annotations.Nullable;
 
 /**
  * From a test as it is sent and stored to what the core works out.
@@ -61,8 +62,8 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Touchstone.Reading> sweeps
                         .flatMap(catalogue::cableType)
                         .map(this::sheet),
                 optional(noted.lengthM()),
-                temperatureC(noted),
-                joints(noted, catalogue),
+                temperatureC(noted.temperatureC()),
+                joints(noted.joints(), catalogue),
                 catalogue.connector(USUAL_CONNECTOR).map(BenchTestMapper::joint));
     }
 
@@ -84,12 +85,12 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Touchstone.Reading> sweeps
         return new TypeSheet(type.key(), type.fittedCable(), percent / 100);
     }
 
-    static double temperatureC(BenchTestRequest noted) {
-        return requireNonNullElse(noted.temperatureC(), USUAL_C);
+    static double temperatureC(@Nullable Double noted) {
+        return requireNonNullElse(noted, USUAL_C);
     }
 
-    static List<TestJoint> joints(BenchTestRequest noted, Catalogue connectors) {
-        return requireNonNullElse(noted.joints(), List.<JointInTestRequest>of()).stream()
+    static List<TestJoint> joints(@Nullable List<JointInTestRequest> noted, Catalogue connectors) {
+        return requireNonNullElse(noted, List.<JointInTestRequest>of()).stream()
                 .map(j -> joint(j, connectors))
                 .toList();
     }
@@ -132,7 +133,9 @@ record BenchTestMapper(Catalogue catalogue, Map<UUID, Touchstone.Reading> sweeps
                         requireNonNullElse(how.digits(), usual.digits()),
                         requireNonNullElse(how.repeatPercent(), 100 * usual.share()) / 100),
                 requireNonNullElse(how.classPercent(), 100 * Wattmeter.USUAL_CLASS) / 100,
-                noted.method() == BenchMethod.WATTMETER ? lead(how, temperatureC(noted)) : new Lead.None());
+                noted.method() == BenchMethod.WATTMETER
+                        ? lead(how, temperatureC(noted.temperatureC()))
+                        : new Lead.None());
     }
 
     private Lead lead(WattmeterRequest how, double temperatureC) {

@@ -12,22 +12,22 @@ interface BenchTestRevisionRepository extends Repository<BenchTestRevisionEntity
     @Query("""
             select r from BenchTestRevisionEntity r join BenchTestEntity t on t.id = r.key.testId
             where t.operatorId = :operator and t.removedAt is null
-            and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
+            and r.key.number = t.newestNumber""")
     List<BenchTestRevisionEntity> newest(UUID operator);
 
     /** The newest of some tests. */
     @Query("""
             select r from BenchTestRevisionEntity r join BenchTestEntity t on t.id = r.key.testId
             where t.operatorId = :operator and t.id in :ids
-            and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
+            and r.key.number = t.newestNumber""")
     List<BenchTestRevisionEntity> newestAmong(Collection<UUID> ids, UUID operator);
 
-    /** The newest of every test of some pieces. */
-    @Query("""
-            select r from BenchTestRevisionEntity r join BenchTestEntity t on t.id = r.key.testId
-            where t.operatorId = :operator and t.removedAt is null and r.pieceId in :pieces
-            and r.key.number = (select max(n.key.number) from BenchTestRevisionEntity n where n.key.testId = t.id)""")
-    List<BenchTestRevisionEntity> newestOf(Collection<UUID> pieces, UUID operator);
+    /** Test, piece, and in short what it came to, of the newest of every test of some pieces. */
+    @Query(nativeQuery = true, value = """
+            select r.test_id, r.piece_id, cast(r.in_short as text)
+            from bench_test_revision r join bench_test t on t.id = r.test_id and t.newest_number = r.number
+            where t.operator_id = :operator and t.removed_at is null and r.piece_id in (:pieces)""")
+    List<Object[]> newestOf(Collection<UUID> pieces, UUID operator);
 
     /** Every revision of a test, the newest first. */
     @Query("select r from BenchTestRevisionEntity r where r.key.testId = :test order by r.key.number desc")

@@ -1,16 +1,18 @@
 package org.eskiz.server.bench;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.core.bench.PieceLoss;
+import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.core.bench.TestJoint;
 import org.eskiz.core.cable.InsertionLoss;
-import org.eskiz.server.bench.BenchAnalysisResponse.BenchFigureResponse;
 import org.eskiz.server.catalogue.Catalogue;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -32,41 +34,58 @@ public class PieceTests {
     @Transactional(readOnly = true)
     public Map<UUID, List<PieceTest>> of(Collection<UUID> pieces, UUID operator, Catalogue connectors) {
         return revisions.newestOf(pieces, operator).stream()
-                .flatMap(r -> read(r, connectors).stream())
+                .flatMap(row -> read((UUID) row[0], (UUID) row[1], (String) row[2], connectors).stream())
                 .sorted(Comparator.comparing(PieceTest::on))
                 .collect(Collectors.groupingBy(PieceTest::pieceId));
     }
 
-    private Optional<PieceTest> read(BenchTestRevisionEntity revision, Catalogue connectors) {
-        BenchTestRequest noted = json.readValue(revision.document, BenchTestRequest.class);
-        StoredSummary day = json.readValue(revision.summary, StoredSummary.class);
+    private Optional<PieceTest> read(UUID test, UUID piece, String text, Catalogue connectors) {
+        InShort noted = json.readValue(text, InShort.class);
         if (Boolean.TRUE.equals(noted.setAside())
                 || noted.testedOn() == null
-                || day.figures().isEmpty()) {
+                || noted.figures().isEmpty()) {
             return Optional.empty();
         }
-        List<InsertionLoss> joints = BenchTestMapper.joints(noted, connectors).stream()
+        List<InsertionLoss> joints = BenchTestMapper.joints(noted.joints(), connectors).stream()
                 .map(TestJoint::pad)
                 .toList();
-        double temperatureC = BenchTestMapper.temperatureC(noted);
+        double temperatureC = BenchTestMapper.temperatureC(noted.temperatureC());
         return Optional.of(new PieceTest(
-                revision.key.testId(),
-                revision.pieceId,
+                test,
+                piece,
                 noted.testedOn(),
-                Optional.ofNullable(day.lengthM()),
-                Optional.ofNullable(day.outcome()),
-                day.causes().stream()
+                Optional.ofNullable(noted.lengthM()),
+                Optional.ofNullable(noted.outcome()),
+                noted.causes().stream()
+                        .filter(Objects::nonNull)
                         .map(BenchAnalysisResponse.CauseResponse::kind)
                         .toList(),
-                Optional.ofNullable(day.worst()).map(BenchFigureResponse::excessDb),
-                day.figures().stream().map(f -> figure(f, joints, temperatureC)).toList()));
+                Optional.ofNullable(noted.worstExcessDb()),
+                noted.figures().stream()
+                        .map(f -> figure(f, joints, temperatureC))
+                        .toList()));
     }
 
-    private static PieceTest.Figure figure(BenchFigureResponse f, List<InsertionLoss> joints, double temperatureC) {
+    private static PieceTest.Figure figure(InShort.Figure f, List<InsertionLoss> joints, double temperatureC) {
         return new PieceTest.Figure(
                 new PieceLoss.Measured(
                         f.frequencyMHz(), f.lossDb(), InsertionLoss.sumDb(joints, f.frequencyMHz()), temperatureC),
                 Optional.ofNullable(f.expectedDb()),
                 (f.mostDb() - f.leastDb()) / 2);
+    }
+
+    /** Of what was noted of a test, and what it came to, as much as a piece needs to know: the database keeps it. */
+    private record InShort(
+            LocalDate testedOn,
+            Boolean setAside,
+            List<BenchTestRequest.JointInTestRequest> joints,
+            Double temperatureC,
+            Double lengthM,
+            SheetDeviation.Outcome outcome,
+            List<BenchAnalysisResponse.CauseResponse> causes,
+            Double worstExcessDb,
+            List<Figure> figures) {
+
+        private record Figure(double frequencyMHz, double lossDb, double leastDb, double mostDb, Double expectedDb) {}
     }
 }

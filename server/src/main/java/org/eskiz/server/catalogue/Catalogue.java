@@ -1,5 +1,7 @@
 package org.eskiz.server.catalogue;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Collection;
 import java.util.Currency;
 import java.util.List;
@@ -17,6 +19,8 @@ import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
 /** Cable types and connectors as they stood at one moment, found by their keys. */
 public final class Catalogue {
 
+    private static final int MOST_MADE = 16;
+
     private final Optional<Currency> currency;
     private final List<CableType> cableTypes;
     private final List<Connector> connectors;
@@ -27,6 +31,9 @@ public final class Catalogue {
 
     private final Function<Collection<UUID>, Map<UUID, FoundPiece>> locker;
     private final Map<UUID, Optional<FoundPiece>> pieces = new ConcurrentHashMap<>();
+
+    /** What was made of it, as long as it stands. */
+    private final Cache<Object, Object> made;
 
     /** One in which nothing is bought. */
     public Catalogue(List<CableType> cableTypes, List<Connector> connectors) {
@@ -56,6 +63,17 @@ public final class Catalogue {
         this.connectors = List.copyOf(connectors);
         this.typesByKey = cableTypes.stream().collect(Collectors.toMap(CableType::key, Function.identity()));
         this.connectorsByKey = connectors.stream().collect(Collectors.toMap(Connector::key, Function.identity()));
+        this.made = Caffeine.newBuilder().maximumSize(MOST_MADE).build();
+    }
+
+    /**
+     * Something that is made of all of it, made once.
+     *
+     * @param of what else it rests on
+     */
+    @SuppressWarnings("unchecked")
+    public <K, T> T once(K of, Function<K, T> make) {
+        return (T) made.get(of, key -> make.apply((K) key));
     }
 
     /** The same with a locker of another moment. */
@@ -72,6 +90,7 @@ public final class Catalogue {
         this.connectors = same.connectors;
         this.typesByKey = same.typesByKey;
         this.connectorsByKey = same.connectorsByKey;
+        this.made = same.made;
     }
 
     /** All of it that a comparison without pieces of the locker rests on; equal for two catalogues that say the same. */

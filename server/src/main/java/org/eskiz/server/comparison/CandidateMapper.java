@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -51,6 +52,7 @@ final class CandidateMapper {
     private final Map<String, Entry> entries = new LinkedHashMap<>();
     private final List<Integer> sections;
     private final ToleranceSpec tolerance;
+    private final Day day;
     private List<String> present;
     private Narrowing narrowed;
 
@@ -59,6 +61,7 @@ final class CandidateMapper {
         this.catalogue = catalogue;
 
         this.tolerance = requireNonNullElse(request.tolerance(), ToleranceSpec.USUAL);
+        this.day = new Day(request.assessment().isWet(), tolerance);
         this.sections = IntStream.range(0, request.run().size())
                 .filter(i -> ComparisonValidator.isCandidateLine(request.run().get(i)))
                 .boxed()
@@ -142,7 +145,9 @@ final class CandidateMapper {
     /** Every way to fill the sections that is a row: each cable throughout, and what stands there now. */
     List<List<Candidate>> fillings() {
         Stream<List<Candidate>> throughout = all().stream().map(c -> Collections.nCopies(sections.size(), c));
-        return Stream.concat(throughout, Stream.of(present())).distinct().toList();
+        // what stands there throughout is a candidate as well
+        boolean isMix = present.stream().distinct().count() > 1;
+        return (isMix ? Stream.concat(throughout, Stream.of(present())) : throughout).toList();
     }
 
     /** The cables of a row, among few or many; empty where there is no such row. */
@@ -232,15 +237,27 @@ final class CandidateMapper {
     private void add(CableType type) {
         entries.putIfAbsent(
                 type.key(),
-                new Entry(
-                        candidate(type),
-                        type.facts().name(),
-                        type.key(),
-                        null,
-                        null,
-                        hasSamplePrice(type),
-                        type.facts().source()));
+                catalogue.once(day, CandidateMapper.madeOf(catalogue)).get(type.key()));
     }
+
+    /** What all types of a catalogue are as candidates: the same for every request of a day like that. */
+    private static Function<Day, Map<String, Entry>> madeOf(Catalogue catalogue) {
+        return day -> catalogue.cableTypes().stream().collect(Collectors.toMap(CableType::key, t -> entry(t, day)));
+    }
+
+    private static Entry entry(CableType type, Day day) {
+        return new Entry(
+                candidate(type, day),
+                type.facts().name(),
+                type.key(),
+                null,
+                null,
+                hasSamplePrice(type),
+                type.facts().source());
+    }
+
+    /** What a type as a candidate depends on besides itself. */
+    private record Day(boolean isWet, ToleranceSpec tolerance) {}
 
     private String addPiece(UUID piece) {
         CableType cable = catalogue.piece(piece).orElseThrow().cable();
@@ -282,10 +299,14 @@ final class CandidateMapper {
     }
 
     private Candidate candidate(CableType type) {
+        return candidate(type, day);
+    }
+
+    private static Candidate candidate(CableType type, Day day) {
         CableType.Facts facts = type.facts();
         return new Candidate(
                 type.key(),
-                type.cableOn(request.assessment().isWet()),
+                type.cableOn(day.isWet()),
                 facts.construction().balanced(),
                 price(facts.price()),
                 facts.price() == null
@@ -293,7 +314,7 @@ final class CandidateMapper {
                         : optional(facts.price().soldInM()),
                 mechanics(facts),
                 RatingsMapper.typical(facts),
-                tolerance.of(facts.source()));
+                day.tolerance().of(facts.source()));
     }
 
     private void add(String id, String name, CableSpec cable, CandidateSpec.PriceRequest price) {

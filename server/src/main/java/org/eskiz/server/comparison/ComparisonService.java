@@ -142,9 +142,7 @@ public class ComparisonService {
     }
 
     private static Row first(Prepared p) {
-        return p.comparison
-                .ranked(p.candidates.fillings(), p.preference, Client::requireListening)
-                .get(0);
+        return p.comparison.first(p.candidates.fillings(), p.preference, Client::requireListening);
     }
 
     /**

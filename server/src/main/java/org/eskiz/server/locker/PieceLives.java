@@ -24,7 +24,6 @@ import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.web.Client;
-import org.springframework.boot.info.BuildProperties;
 import org.springframework.stereotype.Component;
 import org.springframework.util.DigestUtils;
 import tools.jackson.databind.PropertyNamingStrategies;
@@ -41,6 +40,9 @@ class PieceLives {
     /** Tests are much text to read: so many pieces' are in the memory at once. */
     private static final int AT_A_TIME = 400;
 
+    /** To be counted up when something else is kept, or by another rule: what an earlier version kept is worked out anew. */
+    private static final int RULES = 1;
+
     /** Digits of the longest number in a label that is put in order as a number. */
     private static final int DIGITS = 12;
 
@@ -56,7 +58,6 @@ class PieceLives {
     private final OperatorService operators;
     private final JsonMapper json;
     private final Clock clock;
-    private final String build;
 
     PieceLives(
             PieceLifeRepository kept,
@@ -66,8 +67,7 @@ class PieceLives {
             SettingsService settings,
             OperatorService operators,
             JsonMapper json,
-            Clock clock,
-            Optional<BuildProperties> build) {
+            Clock clock) {
         this.kept = kept;
         this.outings = outings;
         this.tests = tests;
@@ -76,7 +76,6 @@ class PieceLives {
         this.operators = operators;
         this.json = json;
         this.clock = clock;
-        this.build = build.map(b -> b.getVersion() + " of " + b.getTime()).orElse("unbuilt");
     }
 
     /** Of every piece that is there; all of them are kept then. */
@@ -139,7 +138,7 @@ class PieceLives {
                 .map(c -> c.key() + " " + c.revision())
                 .collect(Collectors.joining(","));
         return DigestUtils.md5DigestAsHex(
-                (settings.get().upkeep() + connectors + build).getBytes(StandardCharsets.UTF_8));
+                (settings.get().upkeep() + connectors + RULES).getBytes(StandardCharsets.UTF_8));
     }
 
     private Kept row(PieceEntity p, PieceLife life, String basis) {

@@ -53,6 +53,9 @@ class CableInRunOverHttpTest {
         assertThat(suggested.get("assessment").get("run").get(1).get("cableKey").asString())
                 .isEqualTo(suggested.get("row").get("id").asString());
         assertListed(api, suggested);
+        String first = suggested.get("row").get("id").asString();
+        assertThat(isMovedBy(api, first)).isTrue();
+        assertThat(isMovedBy(api, "rg-58")).isFalse();
 
         save(api, 0, ", \"picked\": true");
         JsonNode picked = inRun(api, "");
@@ -60,10 +63,23 @@ class CableInRunOverHttpTest {
         assertThat(picked.get("row").get("id").asString()).isEqualTo("rg-58");
         assertThat(picked.get("row").get("decidingBand").asInt()).isEqualTo(1);
         assertListed(api, picked);
+        assertThat(isMovedBy(api, first)).isFalse();
+        assertThat(isMovedBy(api, "rg-58")).isTrue();
 
         save(api, 1, ", \"picked\": false");
         assertThat(inRun(api, "").get("row").get("id"))
                 .isEqualTo(suggested.get("row").get("id"));
+    }
+
+    /** Whether the plan is among those that a change of a type moves. */
+    private boolean isMovedBy(Api api, String key) {
+        return api.post("/api/plans/effects", """
+                        {"key": "%s", "cable": {"impedanceOhm": 50, "velocityFactor": 0.66, "attenuation": {"points": [
+                          {"frequencyMHz": 100, "attenuationDbPer100m": 9.9}]}}}""".formatted(key))
+                .expect(200)
+                .json()
+                .valueStream()
+                .anyMatch(e -> e.get("planId").asString().equals(id.toString()));
     }
 
     @Test
