@@ -22,8 +22,12 @@ create trigger outing_changed after insert or update or delete on outing
 -- A correction may say that a test was of another piece: both have another life then.
 create function pieces_of_test_are_touched() returns trigger language plpgsql as $$
 begin
-    update piece set touched = touched
-    where id in (select r.piece_id from bench_test_revision r where r.test_id = new.test_id);
+    if new.number > 1 then
+        update piece set touched = touched
+        where id in (select r.piece_id from bench_test_revision r where r.test_id = new.test_id);
+    else
+        update piece set touched = touched where id = new.piece_id;
+    end if;
     return null;
 end $$;
 create trigger bench_test_noted after insert on bench_test_revision

@@ -197,7 +197,9 @@ final class CandidateMapper {
     private void addAsked() {
         if (request.isOpen()) {
             Search search = Search.of(request.find());
-            catalogue.offered().stream().filter(t -> t.isFound(search.words())).forEach(this::add);
+            catalogue.offered().stream()
+                    .filter(t -> search.isForAnything() || t.isFound(search.words()))
+                    .forEach(this::add);
         }
         for (CandidateSpec asked : requireNonNullElse(request.candidates(), List.<CandidateSpec>of())) {
             if (asked.cableKey() != null) {

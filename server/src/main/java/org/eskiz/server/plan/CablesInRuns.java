@@ -102,22 +102,30 @@ class CablesInRuns {
         }
 
         /**
-         * Whether a type lies in the run of a plan, in a line that stays or as what was picked or comes first.
+         * What lies in the run of a plan, where a type is among it: in a line that stays, or as what was picked or comes first.
          *
          * @param key of a type that is offered
          * @param likeliest what is tried first, and said anew where something else comes first
          */
-        boolean liesIn(PlanDocument document, boolean isChosen, String key, AtomicReference<String> likeliest) {
+        Optional<RowInRun> inRunOf(
+                String key,
+                PlanEntity plan,
+                PlanDocument document,
+                boolean isChosen,
+                AtomicReference<String> likeliest) {
             boolean isPicked = isPicked(document, isChosen);
             boolean isThere = document.assessment().run().stream()
                     .filter(e -> isPicked || !ComparisonRequest.isUpForChoice(e))
                     .anyMatch(e -> e instanceof RunElement.Line line && key.equals(line.cableKey()));
-            if (isThere || isPicked) {
-                return isThere;
+            if (isThere) {
+                return Optional.of(inRun(plan, document, isChosen));
+            }
+            if (isPicked) {
+                return Optional.empty();
             }
             Optional<String> before = comparisons.before(catalogue, asked(document), key, likeliest.get());
             before.ifPresent(likeliest::set);
-            return before.isEmpty();
+            return before.isEmpty() ? Optional.of(another(document, key)) : Optional.empty();
         }
 
         private RowInRun inRun(PlanDocument document, boolean isPicked) {

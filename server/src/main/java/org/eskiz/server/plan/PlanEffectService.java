@@ -12,6 +12,7 @@ import java.util.stream.IntStream;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.assessment.AssessmentService;
 import org.eskiz.server.catalogue.CatalogueService;
+import org.eskiz.server.comparison.RowInRun;
 import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
@@ -92,34 +93,37 @@ class PlanEffectService {
             AtomicReference<String> likeliest) {
         try {
             PlanDocument document = documents.readStored(plan.document);
-            if (document.assessment() == null
-                    || document.assessment().run() == null
-                    || !cables.liesIn(document, isChosen, change.key(), likeliest)) {
+            if (document.assessment() == null || document.assessment().run() == null) {
                 return Optional.empty();
             }
-            AssessmentSpec before = cables.inRun(plan, document, isChosen).assessment();
-            List<BandResponse> now =
-                    assessments.assess(before, cables.catalogue()).bands();
-            List<BandResponse> then = assessments
-                    .assess(before.withRun(changed(before.run(), change)), cables.catalogue())
-                    .bands();
-            int most = IntStream.range(0, now.size())
-                    .boxed()
-                    .max(Comparator.comparingDouble(i -> movedDb(now.get(i), then.get(i))))
-                    .orElseThrow();
-            return movedDb(now.get(most), then.get(most)) < NOTEWORTHY_DB
-                    ? Optional.empty()
-                    : Optional.of(new PlanEffectResponse(
-                            plan.id,
-                            plan.site,
-                            plan.name,
-                            Optional.ofNullable(now.get(most).name())
-                                    .orElse(now.get(most).frequencyMHz() + " MHz"),
-                            now.get(most).totalLossDb(),
-                            then.get(most).totalLossDb()));
+            Optional<AssessmentSpec> withIt = cables.inRunOf(change.key(), plan, document, isChosen, likeliest)
+                    .map(RowInRun::assessment);
+            return withIt.flatMap(before -> effect(cables, plan, before, change));
         } catch (InvalidRequestException unfinished) {
             return Optional.empty();
         }
+    }
+
+    private Optional<PlanEffectResponse> effect(
+            CablesInRuns.Now cables, PlanEntity plan, AssessmentSpec before, PlanEffectRequest change) {
+        List<BandResponse> now = assessments.assess(before, cables.catalogue()).bands();
+        List<BandResponse> then = assessments
+                .assess(before.withRun(changed(before.run(), change)), cables.catalogue())
+                .bands();
+        int most = IntStream.range(0, now.size())
+                .boxed()
+                .max(Comparator.comparingDouble(i -> movedDb(now.get(i), then.get(i))))
+                .orElseThrow();
+        return movedDb(now.get(most), then.get(most)) < NOTEWORTHY_DB
+                ? Optional.empty()
+                : Optional.of(new PlanEffectResponse(
+                        plan.id,
+                        plan.site,
+                        plan.name,
+                        Optional.ofNullable(now.get(most).name())
+                                .orElse(now.get(most).frequencyMHz() + " MHz"),
+                        now.get(most).totalLossDb(),
+                        then.get(most).totalLossDb()));
     }
 
     private static double movedDb(BandResponse now, BandResponse then) {

@@ -30,7 +30,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class PlanService {
 
-    private static final int MOST_DRAWN_FOR_A_SEARCH = 100;
+    private static final int MOST_DRAWN_FOR_A_SEARCH = 25;
 
     private final PlanRepository plans;
     private final DecisionRepository decisions;

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
 import org.eskiz.server.comparison.ComparisonResponse;
@@ -32,6 +33,9 @@ import tools.jackson.databind.json.JsonMapper;
  */
 @Component
 class PlanSketches {
+
+    /** So many are shared among the cores; between, it is asked whether somebody still waits. */
+    private static final int AT_A_TIME = 32;
 
     private final PlanDocumentReader documents;
     private final PlanSketchRepository kept;
@@ -73,21 +77,26 @@ class PlanSketches {
                 .stream()
                 .collect(Collectors.toMap(k -> k.planId, k -> k));
         String basis = now.basis() + build;
-        List<PlanSketchEntity> made = new ArrayList<>();
-        List<Drawn> drawn = new ArrayList<>();
-        for (ToDraw plan : plans) {
-            String stamp = stamp(basis, plan);
-            PlanSketchEntity last = before.get(plan.plan().id);
-            boolean isFresh = last != null && last.stamp.equals(stamp) && !plan.hasPieces();
-            PlanSketchEntity newest = isFresh ? last : made(now, plan, stamp);
-            if (!newest.saysTheSame(last)) {
-                made.add(newest);
-            }
-            drawn.add(new Drawn(
-                    plan, Optional.ofNullable(newest.sketch).map(text -> json.readValue(text, PlanSketch.class))));
+        List<PlanSketchEntity> newest = new ArrayList<>();
+        for (int from = 0; from < plans.size(); from += AT_A_TIME) {
+            Client.requireListening();
+            newest.addAll(plans.subList(from, Math.min(plans.size(), from + AT_A_TIME)).parallelStream()
+                    .map(plan -> newest(now, plan, stamp(basis, plan), before.get(plan.plan().id)))
+                    .toList());
         }
-        keep(made);
-        return drawn;
+        keep(newest.stream()
+                .filter(sketch -> !sketch.saysTheSame(before.get(sketch.planId)))
+                .toList());
+        return IntStream.range(0, plans.size())
+                .mapToObj(i -> new Drawn(
+                        plans.get(i),
+                        Optional.ofNullable(newest.get(i).sketch).map(text -> json.readValue(text, PlanSketch.class))))
+                .toList();
+    }
+
+    private PlanSketchEntity newest(CablesInRuns.Now now, ToDraw plan, String stamp, PlanSketchEntity last) {
+        boolean isFresh = last != null && last.stamp.equals(stamp) && !plan.hasPieces();
+        return isFresh ? last : made(now, plan, stamp);
     }
 
     /** The drawing of a plan that has changed. */
@@ -125,7 +134,6 @@ class PlanSketches {
 
     private Optional<PlanSketch> sketch(CablesInRuns.Now now, PlanEntity plan, Optional<String> chosenRowId) {
         PlanDocument document = documents.readStored(plan.document);
-        Client.requireListening();
         try {
             RowInRun inRun = now.inRun(plan, document, chosenRowId.isPresent());
             return Optional.ofNullable(inRun.bands().get(inRun.row().decidingBand()))
