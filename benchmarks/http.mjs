@@ -1,5 +1,5 @@
-// The ledger of 24 types on 12 bands with 5 elements over HTTP, at 1, 8 and 32 clients, beside an empty answer of the same
-// server. On a running server:
+// The ledger of 24 types on 12 bands with 5 elements over HTTP, a new one each time and the same again, at 1, 8 and 32 clients,
+// beside an empty answer of the same server. On a running server:
 //   node benchmarks/http.mjs [http://127.0.0.1:8080]
 const server = process.argv[2] ?? 'http://127.0.0.1:8080';
 const bands = Array.from({ length: 12 }, (_, i) => ({
@@ -13,19 +13,25 @@ const run = [
   { kind: 'LINE', cableKey: 'rg-58', lengthM: 2 },
   { kind: 'JOINT', connectorKey: 'n' },
 ];
-const body = JSON.stringify({
-  radio: { powerW: 100 },
-  run,
-  bands,
-  requirements: [{ kind: 'LEAST_PERCENT', percent: 50 }],
-});
+const question = (lengthM) =>
+  JSON.stringify({
+    radio: { powerW: 100 },
+    run: run.map((element) => (element.candidate ? { ...element, lengthM } : element)),
+    bands,
+    requirements: [{ kind: 'LEAST_PERCENT', percent: 50 }],
+  });
 
-const ledger = () =>
+const asked = (body) =>
   fetch(`${server}/api/comparisons`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/json' },
     body,
   });
+let length = 20 + (Date.now() % 1000) / 1e6;
+/** As while somebody types: never the same twice. */
+const ledger = () => asked(question((length += 1e-3)));
+/** As when a plan is opened that somebody had open. */
+const again = () => asked(question(31));
 const empty = () => fetch(`${server}/actuator/health/liveness`);
 
 let refused = 0;
@@ -60,7 +66,9 @@ async function measure(name, ask, clients, each) {
 await measure('warming up', ledger, 2, 1500);
 for (const clients of [1, 8, 32]) {
   const least = await measure('empty answer', empty, clients, Math.ceil(400 / clients));
-  const whole = await measure('ledger 24 x 12 x 5', ledger, clients, Math.ceil(400 / clients));
-  console.log(`  ${(whole / least).toFixed(1)} times an empty answer`);
+  for (const [name, ask] of [['new', ledger], ['asked before', again]]) {
+    const whole = await measure(`ledger 24 x 12 x 5, ${name}`, ask, clients, Math.ceil(400 / clients));
+    console.log(`  ${(whole / least).toFixed(1)} times an empty answer`);
+  }
 }
 if (refused > 0) console.log(`${refused} were refused for being too many at once, and asked again`);

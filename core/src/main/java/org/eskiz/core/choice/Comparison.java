@@ -393,7 +393,10 @@ public final class Comparison {
     }
 
     private Margins margins(RunAssessment assessment, Tried tried, int band) {
-        boolean isAsked = onBand.get(band).stream().anyMatch(r -> r.figure().isMargin());
+        boolean isAsked = false;
+        for (Requirement.OnBand asked : onBand.get(band)) {
+            isAsked |= asked.figure().isMargin();
+        }
         Band at = bands.get(band);
         return Margins.of(
                 assessment,

@@ -26,7 +26,16 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
 
     /** The worst that the reasons bring about; a pass without any. */
     public Verdict verdict() {
-        return reasons.stream().map(r -> r.cause().verdict()).reduce(Verdict.PASS, Verdict::and);
+        return worstOf(reasons);
+    }
+
+    /** Likewise of some reasons; asked for with every comparison of two rows. */
+    static Verdict worstOf(List<Reason> reasons) {
+        Verdict worst = Verdict.PASS;
+        for (Reason reason : reasons) {
+            worst = worst.and(reason.cause().verdict());
+        }
+        return worst;
     }
 
     /**
@@ -97,7 +106,12 @@ public record Judgement(List<Reason> reasons, OptionalDouble leastSpareDb) {
     }
 
     private static boolean isAsked(List<Requirement.OnBand> asked, BandFigure figure) {
-        return asked.stream().anyMatch(r -> r.figure() == figure);
+        for (Requirement.OnBand one : asked) {
+            if (one.figure() == figure) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static Optional<Reason> rating(int band, Margins.Bearing worst, Cause over, Cause nearly) {

@@ -71,18 +71,9 @@ public record Row(
 
     /** The worst of its bands and of the run as a whole. */
     public Verdict verdict() {
-        // asked for with every comparison of two rows
-        Verdict worst = worstOf(ofRun, Verdict.PASS);
+        Verdict worst = Judgement.worstOf(ofRun);
         for (Cell cell : cells) {
-            worst = worstOf(cell.judgement().reasons(), worst);
-        }
-        return worst;
-    }
-
-    private static Verdict worstOf(List<Reason> reasons, Verdict before) {
-        Verdict worst = before;
-        for (Reason reason : reasons) {
-            worst = worst.and(reason.cause().verdict());
+            worst = worst.and(cell.judgement().verdict());
         }
         return worst;
     }

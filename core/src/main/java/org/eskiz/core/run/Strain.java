@@ -1,6 +1,5 @@
 package org.eskiz.core.run;
 
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -74,9 +73,10 @@ public final class Strain {
 
     private double[] scale() {
         if (scale == null) {
-            scale = IntStream.range(0, assessment.endStates().count())
-                    .mapToDouble(assessment::scale)
-                    .toArray();
+            scale = new double[assessment.endStates().count()];
+            for (int k = 0; k < scale.length; k++) {
+                scale[k] = assessment.scale(k);
+            }
         }
         return scale;
     }

@@ -66,6 +66,11 @@ public final class Catalogue {
         this.made = Caffeine.newBuilder().maximumSize(MOST_MADE).build();
     }
 
+    /** The same for catalogues of the same moment, and no others. */
+    public Object moment() {
+        return made;
+    }
+
     /**
      * Something that is made of all of it, made once.
      *

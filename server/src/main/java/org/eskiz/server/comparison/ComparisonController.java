@@ -1,11 +1,18 @@
 package org.eskiz.server.comparison;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import org.eskiz.server.web.Computation;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -15,9 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 class ComparisonController {
 
     private final ComparisonService comparisons;
+    private final LedgerAnswers answers;
 
-    ComparisonController(ComparisonService comparisons) {
+    ComparisonController(ComparisonService comparisons, LedgerAnswers answers) {
         this.comparisons = comparisons;
+        this.answers = answers;
     }
 
     @Computation
@@ -32,8 +41,12 @@ class ComparisonController {
     @Computation
     @PostMapping("/comparisons")
     @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
-    ComparisonResponse compare(@RequestBody ComparisonRequest request) {
-        return comparisons.compare(request);
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = ComparisonResponse.class)))
+    ResponseEntity<byte[]> compare(
+            @RequestBody ComparisonRequest request,
+            @Parameter(hidden = true) @RequestHeader(name = HttpHeaders.ACCEPT_ENCODING, required = false)
+                    String accepted) {
+        return answers.of(request).answer(accepted);
     }
 
     @Computation

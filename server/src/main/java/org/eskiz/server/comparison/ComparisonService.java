@@ -47,8 +47,7 @@ public class ComparisonService {
     }
 
     /** The ledger of a request. */
-    public ComparisonResponse compare(ComparisonRequest request) {
-        Catalogue catalogue = catalogues.current();
+    ComparisonResponse compare(Catalogue catalogue, ComparisonRequest request) {
         ValidationErrors errors = ValidationErrors.in(request);
         new ComparisonValidator(catalogue, errors).complete(request);
         errors.throwIfAny();
@@ -65,7 +64,7 @@ public class ComparisonService {
         List<Row> shown = p.candidates.shown(rows);
         return new ComparisonResponse(
                 Row.id(p.candidates.present()),
-                shown.stream().map(row -> written(p, row, steps)).toList(),
+                shown.stream().map(row -> p.mapper.row(row, steps)).toList(),
                 p.mapper.relaxations(rows),
                 p.mapper.valueSteps(rows),
                 p.mapper.steps(steps),
@@ -113,11 +112,6 @@ public class ComparisonService {
 
     private static int mixesTried(ComparisonRequest request) {
         return (int) Math.max(1, WorkEstimate.MOST_STEPS / Math.max(1, stepsOfRows(request, 1)));
-    }
-
-    private static ComparisonResponse.RowResponse written(Prepared p, Row row, ChanceSteps steps) {
-        Client.requireListening();
-        return p.mapper.row(row, steps);
     }
 
     /**
