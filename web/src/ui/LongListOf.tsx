@@ -1,8 +1,5 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
 import { Fragment, useEffect, useLayoutEffect, useRef, useState } from 'react';
-
-/** As many rows are drawn beyond what is seen. */
-const OVERSCAN = 40;
+import { useDrawnRows } from './useDrawnRows';
 
 /** So near to the end of what was read, the next part is asked for. */
 const ROWS_AHEAD = 40;
@@ -33,14 +30,12 @@ export interface Placed {
 export function LongListOf<T>({ label, items, keyOf, rowPx, more, children, scrolls }: Props<T>) {
   const list = useRef<HTMLUListElement>(null);
   const [top, setTop] = useState(0);
-  // eslint-disable-next-line react-hooks/incompatible-library -- it draws anew by itself when it is scrolled
-  const virtual = useVirtualizer({
+  const { drawn, before, after, measure } = useDrawnRows({
     count: items.length,
-    getScrollElement: () => scrollerOf(list.current),
-    estimateSize: () => rowPx,
-    getItemKey: (i) => keyOf(items[i] as T),
-    overscan: OVERSCAN,
-    scrollMargin: top,
+    rowPx,
+    keyOf: (i) => keyOf(items[i] as T),
+    scroller: () => scrollerOf(list.current),
+    top,
   });
   // what stands above the list may grow and shrink
   useLayoutEffect(() => {
@@ -50,14 +45,11 @@ export function LongListOf<T>({ label, items, keyOf, rowPx, more, children, scro
     observer.observe(scroller.firstElementChild);
     return () => observer.disconnect();
   }, []);
-  const drawn = virtual.getVirtualItems();
   const last = drawn.at(-1)?.index ?? -1;
   const isNearEnd = last >= items.length - ROWS_AHEAD;
   useEffect(() => {
     if (isNearEnd) more?.();
   }, [isNearEnd, more]);
-  const before = (drawn[0]?.start ?? top) - top;
-  const after = virtual.getTotalSize() + top - (drawn.at(-1)?.end ?? top);
   return (
     <ul
       ref={list}
@@ -69,7 +61,7 @@ export function LongListOf<T>({ label, items, keyOf, rowPx, more, children, scro
       {drawn.map(({ index, key }) => (
         <Fragment key={key}>
           {children(items[index] as T, {
-            ref: virtual.measureElement,
+            ref: measure,
             'data-index': index,
             'aria-setsize': items.length,
             'aria-posinset': index + 1,

@@ -5,6 +5,7 @@ export * from './QuantityField';
 export * from './TextField';
 export * from './VerdictMark';
 export * from './useWidth';
+export * from './useDrawnRows';
 export * from './LongListOf';
 export * from './useNarrow';
 export * from './kept';

@@ -244,6 +244,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/cable-losses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What every type loses at a frequency and 20 °C */
+        get: operations["listCableLosses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/cable-types": {
         parameters: {
             query?: never;
@@ -1789,6 +1806,12 @@ export interface components {
             standing: components["schemas"]["CableStanding"] | null;
             /** Format: int64 */
             version: number;
+        };
+        CableLossResponse: {
+            /** Format: double */
+            attenuationDbPer100m: number;
+            extrapolated: boolean;
+            key: string;
         };
         CablePointResponse: {
             /** Format: double */
@@ -4432,6 +4455,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BenchTestResponse"][];
+                };
+            };
+        };
+    };
+    listCableLosses: {
+        parameters: {
+            query?: {
+                atMHz?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CableLossResponse"][];
                 };
             };
         };

@@ -1,4 +1,6 @@
+import { useRef } from 'react';
 import type { CableType } from '../../api';
+import { useDrawnRows } from '../../ui';
 import {
   acrossFigure,
   fixed,
@@ -23,6 +25,8 @@ interface TableProps {
   onOrder: (column: Column) => void;
 }
 
+const ROW_PX = 29;
+
 const COLUMNS: readonly { column: Column; text: (p: TableProps) => string }[] = [
   { column: 'name', text: () => 'cable' },
   { column: 'impedanceOhm', text: () => 'Ω' },
@@ -32,14 +36,30 @@ const COLUMNS: readonly { column: Column; text: (p: TableProps) => string }[] = 
   { column: 'pricePerM', text: () => `per ${unitsBeside().per}` },
 ];
 
+/** The room of rows that are not drawn. */
+function Unseen({ px }: { px: number }) {
+  return px > 0 ? (
+    <tr aria-hidden="true">
+      <td colSpan={COLUMNS.length + 1} style={{ height: px }} />
+    </tr>
+  ) : null;
+}
+
 /** Every type in a row, ordered by any column; a row is laid over the curves by its button. */
 export function TypeTable(props: TableProps) {
   const { types, losses, order, selected, over, onSelect, onOverlay, onOrder } = props;
   const known = (value: number | null | undefined, tell: (value: number) => string) =>
     value == null ? <span className="text-soft">–</span> : tell(value);
+  const box = useRef<HTMLDivElement>(null);
+  const { drawn, before, after, measure } = useDrawnRows({
+    count: types.length,
+    rowPx: ROW_PX,
+    keyOf: (i) => types[i]?.key ?? String(i),
+    scroller: () => box.current,
+  });
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto">
-      <table className="w-full border-separate border-spacing-0">
+    <div ref={box} className="min-h-0 flex-1 overflow-y-auto">
+      <table aria-rowcount={types.length + 1} className="w-full border-separate border-spacing-0">
         <thead>
           <tr className="text-small text-soft [&>th]:sticky [&>th]:top-0 [&>th]:border-b [&>th]:border-hairline [&>th]:bg-paper [&>th]:px-2 [&>th]:py-1 [&>th]:text-right [&>th]:font-normal">
             {COLUMNS.map(({ column, text }) => (
@@ -63,56 +83,65 @@ export function TypeTable(props: TableProps) {
           </tr>
         </thead>
         <tbody>
-          {types.map((t) => (
-            <tr
-              key={t.key}
-              data-type={t.key}
-              className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
-                t.key === selected ? 'bg-raised' : 'hover:bg-raised'
-              } ${t.retired ? 'text-soft' : ''}`}
-            >
-              <th
-                scope="row"
-                className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
+          <Unseen px={before} />
+          {drawn
+            .flatMap(({ index }) => types[index] ?? [])
+            .map((t, i) => (
+              <tr
+                key={t.key}
+                ref={measure}
+                data-index={drawn[i]?.index}
+                aria-rowindex={(drawn[i]?.index ?? 0) + 2}
+                data-type={t.key}
+                className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
+                  t.key === selected ? 'bg-raised' : 'hover:bg-raised'
+                } ${t.retired ? 'text-soft' : ''}`}
               >
-                <button
-                  type="button"
-                  aria-pressed={t.key === selected}
-                  aria-label={t.name}
-                  className="block w-full text-left"
-                  onClick={() => onSelect(t.key)}
+                <th
+                  scope="row"
+                  className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
                 >
-                  {t.name}
-                  <span className="block text-tiny leading-[12px] font-normal text-soft empty:hidden">
-                    {[
-                      t.favourite && 'favourite',
-                      !t.builtIn && 'my own',
-                      t.retired && 'retired',
-                      t.tooGoodToBeTrue && 'too good to be true',
-                    ]
-                      .filter(Boolean)
-                      .join(', ')}
-                  </span>
-                </button>
-              </th>
-              <td className="figures">{plain(t.impedanceOhm, 1)}</td>
-              <td className="figures">{known(t.outerDiameterMm, acrossFigure)}</td>
-              <td className="figures">{known(t.massGPerM, massPerLengthFigure)}</td>
-              <td className="figures">{known(losses.get(t.key), (db) => fixed(per100(db), 2))}</td>
-              <td className="figures">{known(t.pricePerM, pricePerLengthFigure)}</td>
-              <td className="pr-4">
-                <button
-                  type="button"
-                  className={`quiet text-small ${over.includes(t.key) ? 'font-semibold' : ''}`}
-                  aria-pressed={over.includes(t.key)}
-                  aria-label={`${over.includes(t.key) ? 'Remove' : 'Add'} the curve of ${t.name}`}
-                  onClick={() => onOverlay(t.key)}
-                >
-                  {over.includes(t.key) ? 'Remove curve' : 'Add curve'}
-                </button>
-              </td>
-            </tr>
-          ))}
+                  <button
+                    type="button"
+                    aria-pressed={t.key === selected}
+                    aria-label={t.name}
+                    className="block w-full text-left"
+                    onClick={() => onSelect(t.key)}
+                  >
+                    {t.name}
+                    <span className="block text-tiny leading-[12px] font-normal text-soft empty:hidden">
+                      {[
+                        t.favourite && 'favourite',
+                        !t.builtIn && 'my own',
+                        t.retired && 'retired',
+                        t.tooGoodToBeTrue && 'too good to be true',
+                      ]
+                        .filter(Boolean)
+                        .join(', ')}
+                    </span>
+                  </button>
+                </th>
+                <td className="figures">{plain(t.impedanceOhm, 1)}</td>
+                <td className="figures">{known(t.outerDiameterMm, acrossFigure)}</td>
+                <td className="figures">{known(t.massGPerM, massPerLengthFigure)}</td>
+                <td className="figures">
+                  {known(losses.get(t.key), (db) => fixed(per100(db), 2))}
+                </td>
+                <td className="figures">{known(t.pricePerM, pricePerLengthFigure)}</td>
+                <td className="pr-4">
+                  <button
+                    type="button"
+                    className={`quiet text-small ${over.includes(t.key) ? 'font-semibold' : ''}`}
+                    aria-pressed={over.includes(t.key)}
+                    aria-label={`${over.includes(t.key) ? 'Remove' : 'Add'} the curve of ${t.name}`}
+                    onClick={() => onOverlay(t.key)}
+                  >
+                    {over.includes(t.key) ? 'Remove curve' : 'Add curve'}
+                  </button>
+                </td>
+              </tr>
+            ))}
+          <Unseen px={after} />
         </tbody>
       </table>
     </div>

@@ -7,6 +7,9 @@ import { notKnown, offersFor } from './readElement';
 
 const TYPED_MS = 120;
 
+/** As many as anybody goes through; more is found by typing. */
+const MOST_OFFERED = 100;
+
 interface Props {
   /** Where in the run the new element will stand. */
   at: number;
@@ -41,7 +44,8 @@ function Offers({ at, close }: { at: number; close: () => void }) {
   const find = useSettled(typed.trim(), TYPED_MS);
   const found = usePieces(isLong && find !== '' ? { find } : null).data;
   const pieces = (isLong && find !== '' ? found?.items : first?.items) ?? [];
-  const offers = offersFor(typed, catalogue, connectors, lengths, pieces);
+  const meant = offersFor(typed, catalogue, connectors, lengths, pieces);
+  const offers = meant.slice(0, MOST_OFFERED);
 
   function take(index: number) {
     const offer = offers[index];
@@ -104,6 +108,11 @@ function Offers({ at, close }: { at: number; close: () => void }) {
           </li>
         ))}
       </ul>
+      {meant.length > offers.length && (
+        <p className="px-2 py-0.5 text-fine text-soft">
+          And {meant.length - offers.length} more: type on.
+        </p>
+      )}
       {offers.length === 0 && (
         <p role="alert" className="text-fail">
           {notKnown(typed, offersFor('', catalogue, connectors, lengths))}

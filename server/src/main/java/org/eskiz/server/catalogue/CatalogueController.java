@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -60,6 +61,12 @@ class CatalogueController {
         return catalogue.history(key).stream()
                 .map(t -> CableTypeResponse.of(t, current))
                 .toList();
+    }
+
+    @GetMapping("/cable-losses")
+    @Operation(operationId = "listCableLosses", summary = "What every type loses at a frequency and 20 °C")
+    List<CableLossResponse> losses(@RequestParam(defaultValue = "145") double atMHz) {
+        return curves.losses(atMHz);
     }
 
     @Computation
