@@ -52,6 +52,12 @@ class OwnCablesOverHttpTest {
                 .isCloseTo(1.2 * 3200, within(1e-6));
         assertThat(curve.get(1).get("points").get(0).get("floorDbPer100m").isNull())
                 .isTrue();
+        api.post("/api/cable-types/curves", "{\"keys\": [\"nowhere\"], \"frequenciesMHz\": [30]}")
+                .expect(422);
+    }
+
+    @Test
+    void everyTypeTellsItsLossAtAFrequency(Api api) {
         JsonNode losses = api.get("/api/cable-losses?atMHz=30").expect(200).json();
         assertThat(losses).hasSameSizeAs(api.get("/api/cable-types").expect(200).json());
         JsonNode curve = api.post("/api/cable-types/curves", "{\"keys\": [\"rg-58\"], \"frequenciesMHz\": [30]}")
@@ -65,8 +71,6 @@ class OwnCablesOverHttpTest {
                 .containsExactly(
                         curve.get("points").get(0).get("attenuationDbPer100m").asDouble());
         api.get("/api/cable-losses?atMHz=0").expectProblem(422);
-        api.post("/api/cable-types/curves", "{\"keys\": [\"nowhere\"], \"frequenciesMHz\": [30]}")
-                .expect(422);
     }
 
     /** Whatever group of a type a field is of, it stands in one flat object, and its errors name it there. */
