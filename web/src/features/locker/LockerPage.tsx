@@ -46,9 +46,10 @@ export function LockerPage() {
   const found = list.items ?? [];
   const those = (): Piece[] => {
     const inFocus = document.activeElement?.closest('[data-piece]')?.getAttribute('data-piece');
-    return marked.size > 0
-      ? [...marked.values()].map((m) => found.find((p) => p.id === m.id) ?? m)
-      : found.filter((p) => p.id === inFocus);
+    if (marked.size === 0) return found.filter((p) => p.id === inFocus);
+    // as they stand in the list, and after them what the list does not show any more
+    const unseen = [...marked.values()].filter((m) => found.every((p) => p.id !== m.id));
+    return [...found.filter((p) => marked.has(p.id)), ...unseen];
   };
   const go = (kind: 'TOOK_OUT' | 'PUT_AWAY') => {
     moving.go(kind, those());
