@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -23,6 +24,8 @@ class BackupTest {
     @Test
     void whatWasThereIsThereAgain(Server server, Page page, @TempDir Path folder) throws IOException {
         Path file = folder.resolve("eskiz backup.tar.gz");
+        page.navigate("/locker");
+        assertThat(page.getByLabel("Take out Gallery 22")).isVisible();
         page.navigate("/plans");
         page.getByLabel("search plans").fill("beacon");
         page.getByLabel("Rename 23 cm beacon").click();
@@ -42,6 +45,12 @@ class BackupTest {
         page.getByLabel("search plans").fill("beacon");
         assertThat(page.getByText("Beacon before the backup")).isVisible();
         assertThat(page.getByText("Beacon after it")).hasCount(0);
+
+        // what happens to a piece from now on is known of it
+        page.navigate("/locker");
+        page.getByLabel("Take out Gallery 22").click();
+        Locator gallery = page.locator("[data-piece]").filter(new Locator.FilterOptions().setHasText("Gallery 22"));
+        assertThat(gallery).containsText("out since");
     }
 
     @Test
