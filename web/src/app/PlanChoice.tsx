@@ -1,9 +1,7 @@
 import { useState } from 'react';
 import type { PlanSummary } from '../api';
 import { usePlans } from '../api';
-import { Select, useSettled } from '../ui';
-
-const TYPED_MS = 150;
+import { Select, useTyped } from '../ui';
 
 interface Props {
   label: string;
@@ -24,7 +22,7 @@ const NONE = 'none';
 /** One of my plans; where there are more than a list holds, it is searched. */
 export function PlanChoice({ label, value, none, fits = () => true, ...props }: Props) {
   const [typed, setTyped] = useState('');
-  const find = useSettled(typed, TYPED_MS);
+  const find = useTyped(typed);
   const found = usePlans(find === '' ? {} : { find }).data;
   const chosen = usePlans(value === '' ? null : { ids: [value] }).data?.items ?? [];
   const plans = (found?.items ?? []).filter(fits);

@@ -9,3 +9,11 @@ export function useSettled<T>(value: T, afterMs: number): T {
   }, [value, afterMs]);
   return settled;
 }
+
+/** A search waits for the hand to rest. */
+const TYPED_MS = 150;
+
+/** What was typed to find something, once the hand rests, without blanks around it. */
+export function useTyped(text: string): string {
+  return useSettled(text.trim(), TYPED_MS);
+}

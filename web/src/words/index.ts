@@ -247,3 +247,4 @@ export * from './benchFindings';
 export * from './sure';
 export * from './capital';
 export * from './sentences';
+export * from './rowsLeftOut';

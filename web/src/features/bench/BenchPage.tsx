@@ -7,7 +7,7 @@ import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
-import { LongListOf, saveFile, Select, useSettled } from '../../ui';
+import { LongListOf, saveFile, Select, useTyped } from '../../ui';
 import { capital, METHOD_WORDS, OUTCOME_WORDS } from '../../words';
 import { Compared } from './Compared';
 import { LogRow } from './LogRow';
@@ -16,9 +16,6 @@ import { METHODS } from './notes';
 const ALL = 'ALL';
 
 const OUTCOMES = Object.keys(OUTCOME_WORDS) as (keyof typeof OUTCOME_WORDS)[];
-
-/** A search waits for the hand to rest. */
-const TYPED_MS = 120;
 
 const ROW_PX = 48;
 
@@ -46,7 +43,7 @@ export function BenchPage() {
 
   const method = params.get('method') ?? ALL;
   const outcome = params.get('outcome') ?? ALL;
-  const find = useSettled(search.trim(), TYPED_MS);
+  const find = useTyped(search);
   const asked: BenchSearch = {
     find: find || undefined,
     method: METHODS.find((m) => m === method),

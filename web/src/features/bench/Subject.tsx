@@ -2,11 +2,9 @@ import { useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import type { BenchNotes, Piece } from '../../api';
 import { useBenchLog, useConnectors, usePieces } from '../../api';
-import { Select, Term, useSettled } from '../../ui';
+import { Select, Term, useTyped } from '../../ui';
 import { plain } from '../../units';
 import { ofPiece, textOf } from './notes';
-
-const TYPED_MS = 150;
 
 function labelled(pieces: readonly Piece[], label: string | undefined): Piece | undefined {
   const text = label?.trim().toLowerCase();
@@ -23,7 +21,7 @@ export function Subject({
 }) {
   const connectors = useConnectors().data ?? [];
   const log = useBenchLog({ limit: 100 }).items ?? [];
-  const typed = useSettled((notes.piece ?? '').trim(), TYPED_MS);
+  const typed = useTyped(notes.piece ?? '');
   const owned = usePieces(typed === '' ? {} : { find: typed }).data?.items ?? [];
   const chosen = usePieces(notes.pieceId ? { ids: [notes.pieceId] } : null).data?.items ?? [];
   const piece = [...owned, ...chosen].find((p) => p.id === notes.pieceId);

@@ -47,9 +47,7 @@ function Unseen({ px }: { px: number }) {
 
 /** Every type in a row, ordered by any column; a row is laid over the curves by its button. */
 export function TypeTable(props: TableProps) {
-  const { types, losses, order, selected, over, onSelect, onOverlay, onOrder } = props;
-  const known = (value: number | null | undefined, tell: (value: number) => string) =>
-    value == null ? <span className="text-soft">–</span> : tell(value);
+  const { types, order, onOrder } = props;
   const box = useRef<HTMLDivElement>(null);
   const { drawn, before, after, measure } = useDrawnRows({
     count: types.length,
@@ -84,66 +82,86 @@ export function TypeTable(props: TableProps) {
         </thead>
         <tbody>
           <Unseen px={before} />
-          {drawn
-            .flatMap(({ index }) => types[index] ?? [])
-            .map((t, i) => (
-              <tr
-                key={t.key}
-                ref={measure}
-                data-index={drawn[i]?.index}
-                aria-rowindex={(drawn[i]?.index ?? 0) + 2}
-                data-type={t.key}
-                className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
-                  t.key === selected ? 'bg-raised' : 'hover:bg-raised'
-                } ${t.retired ? 'text-soft' : ''}`}
-              >
-                <th
-                  scope="row"
-                  className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
-                >
-                  <button
-                    type="button"
-                    aria-pressed={t.key === selected}
-                    aria-label={t.name}
-                    className="block w-full text-left"
-                    onClick={() => onSelect(t.key)}
-                  >
-                    {t.name}
-                    <span className="block text-tiny leading-[12px] font-normal text-soft empty:hidden">
-                      {[
-                        t.favourite && 'favourite',
-                        !t.builtIn && 'my own',
-                        t.retired && 'retired',
-                        t.tooGoodToBeTrue && 'too good to be true',
-                      ]
-                        .filter(Boolean)
-                        .join(', ')}
-                    </span>
-                  </button>
-                </th>
-                <td className="figures">{plain(t.impedanceOhm, 1)}</td>
-                <td className="figures">{known(t.outerDiameterMm, acrossFigure)}</td>
-                <td className="figures">{known(t.massGPerM, massPerLengthFigure)}</td>
-                <td className="figures">
-                  {known(losses.get(t.key), (db) => fixed(per100(db), 2))}
-                </td>
-                <td className="figures">{known(t.pricePerM, pricePerLengthFigure)}</td>
-                <td className="pr-4">
-                  <button
-                    type="button"
-                    className={`quiet text-small ${over.includes(t.key) ? 'font-semibold' : ''}`}
-                    aria-pressed={over.includes(t.key)}
-                    aria-label={`${over.includes(t.key) ? 'Remove' : 'Add'} the curve of ${t.name}`}
-                    onClick={() => onOverlay(t.key)}
-                  >
-                    {over.includes(t.key) ? 'Remove curve' : 'Add curve'}
-                  </button>
-                </td>
-              </tr>
-            ))}
+          {drawn.map(({ index, key }) => {
+            const type = types[index];
+            return (
+              type && <TypeRow key={key} {...props} type={type} index={index} measure={measure} />
+            );
+          })}
           <Unseen px={after} />
         </tbody>
       </table>
     </div>
+  );
+}
+
+function TypeRow({
+  type: t,
+  index,
+  measure,
+  losses,
+  selected,
+  over,
+  onSelect,
+  onOverlay,
+}: TableProps & {
+  type: CableType;
+  index: number;
+  /** How its height is known. */
+  measure: (row: HTMLElement | null) => void;
+}) {
+  const known = (value: number | null | undefined, tell: (value: number) => string) =>
+    value == null ? <span className="text-soft">–</span> : tell(value);
+  return (
+    <tr
+      ref={measure}
+      data-index={index}
+      aria-rowindex={index + 2}
+      data-type={t.key}
+      className={`[&>*]:border-b [&>*]:border-b-hairline [&>td]:px-2 [&>td]:py-1 [&>td]:text-right ${
+        t.key === selected ? 'bg-raised' : 'hover:bg-raised'
+      } ${t.retired ? 'text-soft' : ''}`}
+    >
+      <th
+        scope="row"
+        className={`border-l-[3px] py-1 pr-2 pl-3 text-left font-semibold ${t.key === selected ? 'border-l-blue' : 'border-l-transparent'}`}
+      >
+        <button
+          type="button"
+          aria-pressed={t.key === selected}
+          aria-label={t.name}
+          className="block w-full text-left"
+          onClick={() => onSelect(t.key)}
+        >
+          {t.name}
+          <span className="block text-tiny leading-[12px] font-normal text-soft empty:hidden">
+            {[
+              t.favourite && 'favourite',
+              !t.builtIn && 'my own',
+              t.retired && 'retired',
+              t.tooGoodToBeTrue && 'too good to be true',
+            ]
+              .filter(Boolean)
+              .join(', ')}
+          </span>
+        </button>
+      </th>
+      <td className="figures">{plain(t.impedanceOhm, 1)}</td>
+      <td className="figures">{known(t.outerDiameterMm, acrossFigure)}</td>
+      <td className="figures">{known(t.massGPerM, massPerLengthFigure)}</td>
+      <td className="figures">{known(losses.get(t.key), (db) => fixed(per100(db), 2))}</td>
+      <td className="figures">{known(t.pricePerM, pricePerLengthFigure)}</td>
+      <td className="pr-4">
+        <button
+          type="button"
+          className={`quiet text-small ${over.includes(t.key) ? 'font-semibold' : ''}`}
+          aria-pressed={over.includes(t.key)}
+          aria-label={`${over.includes(t.key) ? 'Remove' : 'Add'} the curve of ${t.name}`}
+          onClick={() => onOverlay(t.key)}
+        >
+          {over.includes(t.key) ? 'Remove curve' : 'Add curve'}
+        </button>
+      </td>
+    </tr>
   );
 }

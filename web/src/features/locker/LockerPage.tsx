@@ -6,7 +6,7 @@ import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
-import { LongListOf, useSettled } from '../../ui';
+import { LongListOf, useTyped } from '../../ui';
 import { GoneBar } from './GoneBar';
 import { LockerLinks } from './LockerLinks';
 import { MovedBar } from './MovedBar';
@@ -16,9 +16,6 @@ import { PieceRow } from './PieceRow';
 import { useMoving } from './useMoving';
 
 const ROW_PX = 52;
-
-/** A search waits for the hand to rest. */
-const TYPED_MS = 120;
 
 const STANDINGS = ['FAILING', 'DUE', 'FINE', 'RETIRED', 'OUT'] as const;
 
@@ -33,7 +30,7 @@ export function LockerPage() {
   const field = useRef<HTMLInputElement>(null);
   const demo = settings.demoHidden ? false : undefined;
   const standing = STANDINGS.find((s) => s === params.get('standing')) ?? null;
-  const find = useSettled(search.trim(), TYPED_MS);
+  const find = useTyped(search);
   const asked: PieceSearch = {
     order: 'URGENCY',
     demo,

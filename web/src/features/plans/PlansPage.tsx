@@ -5,7 +5,7 @@ import { answered, api, usePlanList, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
-import { LongListOf, Select, useSettled } from '../../ui';
+import { LongListOf, Select, useTyped } from '../../ui';
 import { PRESETS } from '../plan';
 import type { Use } from '../plan';
 import { FilePanel } from './FilePanel';
@@ -17,9 +17,6 @@ const ORDERS = [
   { value: 'SITE', text: 'by site' },
   { value: 'CHANGED_LAST_FIRST', text: 'changed last first' },
 ] as const;
-
-/** A search waits for the hand to rest. */
-const TYPED_MS = 120;
 
 const HEADING_AND_PLAN_PX = 62;
 
@@ -41,7 +38,7 @@ export function PlansPage() {
     useMemo(() => ({ n: () => setAsking(true), '/': () => field.current?.focus() }), []),
   );
 
-  const find = useSettled(search.trim(), TYPED_MS);
+  const find = useTyped(search);
   const demo = settings.demoHidden ? false : undefined;
   const plans = usePlanList({ order, demo, find: find || undefined });
   const found = plans.items ?? [];

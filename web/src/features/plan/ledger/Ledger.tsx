@@ -1,10 +1,10 @@
 import { useWidth } from '../../../ui';
+import { rowsLeftOutText } from '../../../words';
 import { bandsOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { KitRows } from './KitRows';
 import { LedgerColumns, LedgerHead } from './LedgerHead';
 import { LedgerRow } from './LedgerRow';
-import { leftOutText } from './leftOut';
 import { ledgerLayout } from './ledgerLayout';
 import { useExtras } from './useExtras';
 import { useShownRows } from './useShownRows';
@@ -48,7 +48,7 @@ export function Ledger() {
       )}
       {leftOut && (
         <p role="status" className="px-4 py-2 text-fine text-soft">
-          {leftOutText(leftOut)} Type a name into the filter to find any of them.
+          {rowsLeftOutText(leftOut)} Type a name into the filter to find any of them.
         </p>
       )}
       {!ledger && !stale && (

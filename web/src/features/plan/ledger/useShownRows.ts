@@ -2,12 +2,10 @@ import { useMemo } from 'react';
 import type { Ledger, Row } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { useSettled } from '../../../ui';
+import { useTyped } from '../../../ui';
 import { comparisonOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { filtered } from './ledgerFilter';
-
-const TYPED_MS = 150;
 
 interface ShownRows {
   rows: Row[];
@@ -38,7 +36,7 @@ export function useShownRows(): ShownRows {
 function useFoundAmongMany(): Ledger | undefined {
   const { plan, ledger, address } = useSheet();
   const { tolerances } = usePreferences().settings;
-  const find = useSettled(address.filter.find.trim(), TYPED_MS);
+  const find = useTyped(address.filter.find);
   const isAsked = find !== '' && Boolean(ledger?.leftOut);
   const request = useMemo(
     () => (isAsked ? { ...comparisonOf(plan, tolerances, []), find } : null),

@@ -1,11 +1,9 @@
 import { useState } from 'react';
 import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { OpensInPlace, useSettled } from '../../../ui';
+import { OpensInPlace, useTyped } from '../../../ui';
 import { useSheet } from '../sheetContext';
 import { notKnown, offersFor } from './readElement';
-
-const TYPED_MS = 120;
 
 /** As many as anybody goes through; more is found by typing. */
 const MOST_OFFERED = 100;
@@ -41,7 +39,7 @@ function Offers({ at, close }: { at: number; close: () => void }) {
   const [marked, setMarked] = useState(0);
   const first = usePieces().data;
   const isLong = first !== undefined && first.total > first.items.length;
-  const find = useSettled(typed.trim(), TYPED_MS);
+  const find = useTyped(typed);
   const found = usePieces(isLong && find !== '' ? { find } : null).data;
   const pieces = (isLong && find !== '' ? found?.items : first?.items) ?? [];
   const meant = offersFor(typed, catalogue, connectors, lengths, pieces);

@@ -23,6 +23,11 @@ public record SheetRange(double lowestMHz, double highestMHz) {
 
     /** Whether the fitted law holds at a frequency without being an extrapolation. */
     public boolean covers(double frequencyMHz) {
-        return frequencyMHz >= lowestMHz * BELOW && frequencyMHz <= highestMHz * ABOVE;
+        return frequencyMHz >= lowestMHz * BELOW && !endsBelow(frequencyMHz);
+    }
+
+    /** Whether a frequency is too far above its highest row. */
+    public boolean endsBelow(double frequencyMHz) {
+        return frequencyMHz > highestMHz * ABOVE;
     }
 }

@@ -20,9 +20,6 @@ import org.eskiz.core.run.StretchedRun;
 /** Candidates put one after the other into the same run. */
 public final class Comparison {
 
-    /** Fewer rows are done before they are handed out. */
-    private static final int WORTH_SHARING = 64;
-
     private final ReplaceableRun place;
     private final Purchase purchase;
     private final List<Band> bands;
@@ -103,72 +100,8 @@ public final class Comparison {
 
     /** A row for each candidate, in the order of a school. */
     public List<Row> rows(List<Candidate> candidates, Preference preference) {
-        return ranked(candidates.stream().map(place::everywhere).toList(), preference, () -> {});
-    }
-
-    /**
-     * A row for each way to fill the sections, in the order of a school. Many rows are shared among the cores there are.
-     *
-     * @param beforeEach run before each row; what it throws ends the work
-     */
-    public List<Row> ranked(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
-        Stream<List<Candidate>> all = fillings.size() < WORTH_SHARING ? fillings.stream() : fillings.parallelStream();
-        List<Row> rows = all.peek(filling -> beforeEach.run()).map(this::row).toList();
-        return (preference == Preference.SUREST ? sure(rows, beforeEach) : rows)
-                .stream().sorted(preference.order()).toList();
-    }
-
-    /**
-     * The row that {@link #ranked} would put first. Where the order is by cost, the cheapest are tried first and nothing dearer
-     * than what passes.
-     *
-     * @param fillings at least one
-     */
-    public Row first(List<List<Candidate>> fillings, Preference preference, Runnable beforeEach) {
-        if (!preference.isByCost()) {
-            return ranked(fillings, preference, beforeEach).get(0);
-        }
-        Comparator<Row> order = preference.order();
-        List<Offered> offered = cheapestFirst(fillings);
-        Row first = row(offered.get(0).filling());
-        for (Offered next : offered.subList(1, offered.size())) {
-            boolean isDearer = Costs.KNOWN_AND_LEAST_FIRST.compare(first.cost(), next.cost()) < 0;
-            if (isDearer && first.verdict() == Verdict.PASS) {
-                break;
-            }
-            beforeEach.run();
-            Row row = row(next.filling());
-            first = order.compare(row, first) < 0 ? row : first;
-        }
-        return first;
-    }
-
-    private record Offered(List<Candidate> filling, Optional<Money> cost) {}
-
-    private List<Offered> cheapestFirst(List<List<Candidate>> fillings) {
-        return fillings.stream()
-                .map(f -> new Offered(f, offer(f).cost()))
-                .sorted(Comparator.comparing(Offered::cost, Costs.KNOWN_AND_LEAST_FIRST))
-                .toList();
-    }
-
-    /**
-     * Whether a way to fill the sections comes before all others in the order of a school. The others are tried as they stand,
-     * and no further once one comes first: whoever asks often tries the likeliest first.
-     *
-     * @return empty where it does, else the one that was found to come first
-     */
-    public Optional<List<Candidate>> comesBefore(
-            List<Candidate> filling, List<List<Candidate>> others, Preference preference) {
-        if (preference == Preference.SUREST) {
-            List<Candidate> first = ranked(others, preference, () -> {}).get(0).filling();
-            return Optional.of(first).filter(f -> !f.equals(filling));
-        }
-        Row row = row(filling);
-        return others.stream()
-                .filter(other -> !other.equals(filling))
-                .filter(other -> preference.order().compare(row(other), row) < 0)
-                .findFirst();
+        return new Ranking(this, preference)
+                .rows(candidates.stream().map(place::everywhere).toList(), () -> {});
     }
 
     /** One candidate in every section. */

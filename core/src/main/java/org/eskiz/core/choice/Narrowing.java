@@ -48,7 +48,12 @@ public record Narrowing(List<Candidate> left, Map<Why, Integer> leftOut) {
                 Why.OTHER_IMPEDANCE,
                 c -> Math.abs(c.cable().impedanceOhm() / lineOhm - 1) > OTHER_KIND,
                 leftOut);
-        left = without(left, stays, Why.SHEET_ENDS_BELOW, c -> c.cable().isExtrapolatedAt(highestMHz), leftOut);
+        left = without(
+                left,
+                stays,
+                Why.SHEET_ENDS_BELOW,
+                c -> c.cable().sheet().filter(s -> s.endsBelow(highestMHz)).isPresent(),
+                leftOut);
         return new Narrowing(left, leftOut);
     }
 

@@ -45,8 +45,8 @@ class LedgerLawsTest {
                 .toList();
         AtomicInteger asked = new AtomicInteger();
 
-        List<Row> shared = comparison.ranked(
-                candidates.stream().map(List::of).toList(), Preference.LEAST_LOSS, asked::incrementAndGet);
+        List<Row> shared = new Ranking(comparison, Preference.LEAST_LOSS)
+                .rows(candidates.stream().map(List::of).toList(), asked::incrementAndGet);
 
         List<Row> oneByOne = candidates.stream()
                 .map(comparison::row)
@@ -70,13 +70,12 @@ class LedgerLawsTest {
                 .mapToObj(i -> List.of(candidate(random, "cable " + i)))
                 .toList();
         for (Preference preference : Preference.values()) {
-            List<Row> ranked = comparison.ranked(fillings, preference, () -> {});
-            assertThat(comparison.first(fillings, preference, () -> {}).id())
+            Ranking ranking = new Ranking(comparison, preference);
+            List<Row> ranked = ranking.rows(fillings, () -> {});
+            assertThat(ranking.first(fillings, () -> {}).id())
                     .isEqualTo(ranked.get(0).id());
             for (int i = 0; i < ranked.size(); i++) {
-                assertThat(comparison
-                                .comesBefore(ranked.get(i).filling(), fillings, preference)
-                                .isEmpty())
+                assertThat(ranking.before(ranked.get(i).filling(), fillings).isEmpty())
                         .as("%s, place %d", preference, i)
                         .isEqualTo(i == 0);
             }

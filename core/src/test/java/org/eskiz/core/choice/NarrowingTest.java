@@ -51,6 +51,15 @@ class NarrowingTest {
     }
 
     @Test
+    void aSheetThatBeginsAboveTheHighestBandDoesNotEndBelowIt() {
+        var cable = new Cable(50, 0.8, new Attenuation(0.5, 0.002), Optional.of(new SheetRange(2000, 6000)), false);
+        List<Candidate> all = new ArrayList<>(some(250, "good", 50, 1000));
+        all.add(new Candidate("of microwaves", cable));
+        assertThat(Narrowing.of(all, c -> false, LINE_OHM, HIGHEST_MHZ).leftOut())
+                .isEmpty();
+    }
+
+    @Test
     void whatStaysIsNeverLeftOut() {
         List<Candidate> all = new ArrayList<>(some(250, "good", 50, 1000));
         all.addAll(some(1, "mine", 450, 30));

@@ -65,7 +65,7 @@ class CatalogueController {
 
     @GetMapping("/cable-losses")
     @Operation(operationId = "listCableLosses", summary = "What every type loses at a frequency and 20 °C")
-    List<CableLossResponse> losses(@RequestParam(defaultValue = "145") double atMHz) {
+    List<CurvesResponse.CableLossResponse> losses(@RequestParam(defaultValue = "145") double atMHz) {
         return curves.losses(atMHz);
     }
 

@@ -5,7 +5,6 @@ import static java.util.Objects.requireNonNullElse;
 import java.util.List;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.AveragePower;
-import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.stereotype.Service;
 
@@ -14,8 +13,6 @@ import org.springframework.stereotype.Service;
 class CurveService {
 
     private static final double DEFAULT_LENGTH_M = 100;
-    private static final double LEAST_MHZ = 0.1;
-    private static final double MOST_MHZ = 30_000;
 
     private final CatalogueService catalogues;
 
@@ -24,12 +21,10 @@ class CurveService {
     }
 
     /** Of every type at one frequency. */
-    List<CableLossResponse> losses(double atMHz) {
-        if (!(atMHz >= LEAST_MHZ && atMHz <= MOST_MHZ)) {
-            throw new InvalidRequestException("atMHz", "frequency in MHz must be 0.1 to 30000, not " + atMHz);
-        }
+    List<CurvesResponse.CableLossResponse> losses(double atMHz) {
+        new CurvesRequest.AtFrequency(atMHz).require();
         return catalogues.current().cableTypes().stream()
-                .map(t -> new CableLossResponse(
+                .map(t -> new CurvesResponse.CableLossResponse(
                         t.key(),
                         t.fittedCable().attenuation().dbPer100m(atMHz, Attenuation.SHEET_TEMPERATURE_C),
                         t.fittedCable().isExtrapolatedAt(atMHz)))

@@ -4,6 +4,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.problem.Within;
 
 /**
@@ -24,4 +25,16 @@ public record CurvesRequest(
         @Within(what = "length in m", min = 0, max = 10_000) Double lengthM,
 
         @Within(what = "ambient temperature in °C", min = -60, max = 120)
-        Double ambientC) {}
+        Double ambientC) {
+
+    /** One frequency, as an address says it. */
+    public record AtFrequency(
+            @Within(what = "frequency in MHz", min = 0.1, max = 30_000)
+            double atMHz) {
+
+        /** Refuses one that nobody can ask about. */
+        public void require() {
+            ValidationErrors.in(this).throwIfAny();
+        }
+    }
+}

@@ -23,4 +23,11 @@ public record CurvesResponse(List<CableCurveResponse> curves) {
             @Nullable Double floorDbPer100m,
             @Nullable Double averagePowerW,
             boolean extrapolated) {}
+
+    /**
+     * What a type loses at a frequency and 20 °C.
+     *
+     * @param extrapolated whether the frequency lies outside of its data sheet
+     */
+    public record CableLossResponse(String key, double attenuationDbPer100m, boolean extrapolated) {}
 }

@@ -51,8 +51,8 @@ final class CandidateMapper {
 
     private final Map<String, Entry> entries = new LinkedHashMap<>();
     private final List<Integer> sections;
-    private final ToleranceSpec tolerance;
     private final Day day;
+    private final Map<String, Entry> ofCatalogue;
     private List<String> present;
     private Narrowing narrowed;
 
@@ -60,8 +60,8 @@ final class CandidateMapper {
         this.request = request;
         this.catalogue = catalogue;
 
-        this.tolerance = requireNonNullElse(request.tolerance(), ToleranceSpec.USUAL);
-        this.day = new Day(request.assessment().isWet(), tolerance);
+        this.day = new Day(request.assessment().isWet(), requireNonNullElse(request.tolerance(), ToleranceSpec.USUAL));
+        this.ofCatalogue = catalogue.once(day, CandidateMapper.madeOf(catalogue));
         this.sections = IntStream.range(0, request.run().size())
                 .filter(i -> ComparisonValidator.isCandidateLine(request.run().get(i)))
                 .boxed()
@@ -237,9 +237,7 @@ final class CandidateMapper {
     }
 
     private void add(CableType type) {
-        entries.putIfAbsent(
-                type.key(),
-                catalogue.once(day, CandidateMapper.madeOf(catalogue)).get(type.key()));
+        entries.putIfAbsent(type.key(), ofCatalogue.get(type.key()));
     }
 
     /** What all types of a catalogue are as candidates: the same for every request of a day like that. */
@@ -335,7 +333,7 @@ final class CandidateMapper {
                 OptionalDouble.empty(),
                 Mechanics.UNKNOWN,
                 RatingsMapper.written(cable.ratings()),
-                tolerance.of(cable.source()));
+                day.tolerance().of(cable.source()));
     }
 
     private static Mechanics mechanics(CableType.Facts facts) {

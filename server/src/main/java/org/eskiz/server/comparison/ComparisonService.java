@@ -15,6 +15,7 @@ import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Confidence;
 import org.eskiz.core.choice.Mixes;
 import org.eskiz.core.choice.Preference;
+import org.eskiz.core.choice.Ranking;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.run.ImpossibleReadingException;
 import org.eskiz.core.run.ReadingSaysNothingException;
@@ -56,7 +57,7 @@ public class ComparisonService {
         List<List<Candidate>> fillings = p.candidates.fillings();
         requireWork(request, fillings.size(), errors);
         // each row only as long as somebody waits for it
-        List<Row> ranked = p.comparison.ranked(fillings, p.preference, Client::requireListening);
+        List<Row> ranked = p.ranking().rows(fillings, Client::requireListening);
         List<Row> rows = Boolean.TRUE.equals(request.confidence())
                 ? p.comparison.sure(ranked, Client::requireListening)
                 : ranked;
@@ -136,23 +137,29 @@ public class ComparisonService {
     }
 
     private static Row first(Prepared p) {
-        return p.comparison.first(p.candidates.fillings(), p.preference, Client::requireListening);
+        return p.ranking().first(p.candidates.fillings(), Client::requireListening);
     }
 
     /**
-     * The row that comes before one in the order of a ledger; empty where that one comes first, or there is no such row.
+     * A row that comes before one in the order of a ledger; empty where that one comes first.
      *
+     * @param rowId of a cable that the ledger tries
      * @param likeliest the row that is tried before all others, null for none: of many plans the same one tends to come first
      */
     public Optional<String> before(Catalogue catalogue, ComparisonRequest asked, String rowId, String likeliest) {
-        Prepared p = prepare(asked, catalogue, checked(asked, catalogue, ""));
+        ValidationErrors errors = checked(asked, catalogue, "");
+        Prepared p = prepare(asked, catalogue, errors);
+        if (p.candidates.all().stream().noneMatch(c -> c.id().equals(rowId))) {
+            errors.add("rowId", "there is no row \"" + rowId + "\"");
+            errors.throwIfAny();
+        }
         List<List<Candidate>> others = Stream.concat(
                         Stream.ofNullable(likeliest).flatMap(id -> p.candidates.filling(id).stream()),
                         p.candidates.fillings().stream())
                 .toList();
         return p.candidates
                 .filling(rowId)
-                .flatMap(filling -> p.comparison.comesBefore(filling, others, p.preference))
+                .flatMap(filling -> p.ranking().before(filling, others))
                 .map(Row::id);
     }
 
@@ -295,7 +302,12 @@ public class ComparisonService {
 
     /** A request brought into the core's terms. */
     private record Prepared(
-            CandidateMapper candidates, Comparison comparison, Preference preference, RowMapper mapper) {}
+            CandidateMapper candidates, Comparison comparison, Preference preference, RowMapper mapper) {
+
+        Ranking ranking() {
+            return new Ranking(comparison, preference);
+        }
+    }
 
     private static List<ComparisonResponse.DetailResponse> details(
             ComparisonRequest request, List<Row> rows, RowMapper mapper, ValidationErrors errors) {

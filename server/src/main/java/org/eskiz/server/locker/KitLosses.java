@@ -13,18 +13,15 @@ import org.eskiz.core.kit.OwnedPiece;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.Connector;
+import org.eskiz.server.catalogue.CurvesRequest;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
-import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** What kits lose, each laid out from its first piece to its last. */
 @Service
 class KitLosses {
-
-    private static final double LEAST_MHZ = 0.1;
-    private static final double MOST_MHZ = 30_000;
 
     private final KitRepository kits;
     private final PieceRepository owned;
@@ -51,9 +48,7 @@ class KitLosses {
     /** Of every kit that is kept, at a frequency and 20 °C. */
     @Transactional(readOnly = true)
     List<KitLossResponse> at(double frequencyMHz) {
-        if (!(frequencyMHz >= LEAST_MHZ && frequencyMHz <= MOST_MHZ)) {
-            throw new InvalidRequestException("atMHz", "frequency in MHz must be 0.1 to 30000, not " + frequencyMHz);
-        }
+        new CurvesRequest.AtFrequency(frequencyMHz).require();
         List<KitEntity> all = kits.all(operators.current());
         Map<UUID, OwnedPiece> pieces = pieces(all, frequencyMHz);
         Map<String, Double> pairs = pairs(catalogues.current(), frequencyMHz);

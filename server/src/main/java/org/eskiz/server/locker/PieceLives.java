@@ -4,7 +4,6 @@ import java.nio.charset.StandardCharsets;
 import java.text.Normalizer;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -114,35 +113,36 @@ class PieceLives {
     /** Works out what is not kept, and says of all how urgent they are today. No connection is held while it works. */
     void keepUp() {
         UUID operator = operators.current();
-        String basis = basis();
+        LocalDate today = LocalDate.now(clock);
+        Settings.Upkeep asked = settings.get().upkeep();
+        String basis = basis(asked);
         List<PieceEntity> gone = kept.gone(operator, basis);
         for (int from = 0; from < gone.size(); from += AT_A_TIME) {
             Client.requireListening();
             List<PieceEntity> some = gone.subList(from, Math.min(gone.size(), from + AT_A_TIME));
             Map<UUID, PieceLife> lives = workedOut(some.stream().map(p -> p.id).toList());
-            List<Kept> rows = new ArrayList<>();
-            some.forEach(p -> rows.add(row(p, lives.get(p.id), basis)));
-            kept.keep(json.writeValueAsString(rows), today());
+            List<Kept> rows = some.stream()
+                    .map(p -> row(p, lives.get(p.id), asked, basis))
+                    .toList();
+            kept.keep(json.writeValueAsString(rows), today);
         }
-        kept.turn(operator, today());
-    }
-
-    private LocalDate today() {
-        return LocalDate.now(clock);
+        kept.turn(operator, today);
     }
 
     /** What lives rest on besides what was noted of the piece. */
     private String basis() {
+        return basis(settings.get().upkeep());
+    }
+
+    private String basis(Settings.Upkeep asked) {
         Catalogue catalogue = catalogues.current();
         String connectors = catalogue.connectors().stream()
                 .map(c -> c.key() + " " + c.revision())
                 .collect(Collectors.joining(","));
-        return DigestUtils.md5DigestAsHex(
-                (settings.get().upkeep() + connectors + RULES).getBytes(StandardCharsets.UTF_8));
+        return DigestUtils.md5DigestAsHex((asked + connectors + RULES).getBytes(StandardCharsets.UTF_8));
     }
 
-    private Kept row(PieceEntity p, PieceLife life, String basis) {
-        Settings.Upkeep asked = settings.get().upkeep();
+    private static Kept row(PieceEntity p, PieceLife life, Settings.Upkeep asked, String basis) {
         var history = new PieceHistory(p, Optional.empty(), life);
         Upkeep upkeep = history.upkeep(asked);
         return new Kept(

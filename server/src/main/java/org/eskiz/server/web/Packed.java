@@ -5,6 +5,9 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.regex.Pattern;
 import java.util.zip.Deflater;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
@@ -20,6 +23,8 @@ import org.springframework.http.ResponseEntity;
 public record Packed(byte[] gzip) {
 
     private static final String GZIP = "gzip";
+
+    private static final Pattern REFUSED = Pattern.compile(";q=0(\\.0*)?$");
 
     /** Packs some bytes. */
     public static Packed of(byte[] plain) {
@@ -41,8 +46,19 @@ public record Packed(byte[] gzip) {
         ResponseEntity.BodyBuilder answer = ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(HttpHeaders.VARY, HttpHeaders.ACCEPT_ENCODING);
-        boolean isTaken = accepted != null && accepted.contains(GZIP) && !accepted.contains("gzip;q=0");
-        return isTaken ? answer.header(HttpHeaders.CONTENT_ENCODING, GZIP).body(gzip) : answer.body(plain());
+        return isTaken(accepted)
+                ? answer.header(HttpHeaders.CONTENT_ENCODING, GZIP).body(gzip)
+                : answer.body(plain());
+    }
+
+    /** A weight of nothing refuses what it stands at (RFC 9110, 12.5.3). */
+    private static boolean isTaken(String accepted) {
+        return accepted != null
+                && Arrays.stream(accepted.toLowerCase(Locale.ROOT).split(","))
+                        .map(one -> one.replace(" ", ""))
+                        .anyMatch(one -> one.equals(GZIP)
+                                || one.startsWith(GZIP + ";")
+                                        && !REFUSED.matcher(one).find());
     }
 
     private byte[] plain() {

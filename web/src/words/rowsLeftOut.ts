@@ -1,7 +1,7 @@
-import type { Ledger } from '../../../api';
+import type { Ledger } from '../api';
 
 /** What has no row among very many cables, in a sentence. */
-export function leftOutText(leftOut: NonNullable<Ledger['leftOut']>): string {
+export function rowsLeftOutText(leftOut: NonNullable<Ledger['leftOut']>): string {
   const parts = [
     [leftOut.behind, 'that come after these'],
     [leftOut.otherImpedance, 'of another impedance'],
