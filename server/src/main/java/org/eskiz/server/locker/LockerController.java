@@ -15,7 +15,6 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.web.Attachment;
-import org.eskiz.server.web.Computation;
 import org.eskiz.server.web.ListAnswer;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -39,28 +38,12 @@ class LockerController {
     private final PieceListService list;
     private final PieceService pieces;
     private final MovementService movements;
-    private final KitService kits;
-    private final KitLosses losses;
-    private final KitSearchService finder;
-    private final LengthService lengths;
     private final Clock clock;
 
-    LockerController(
-            PieceListService list,
-            PieceService pieces,
-            MovementService movements,
-            KitService kits,
-            KitLosses losses,
-            KitSearchService finder,
-            LengthService lengths,
-            Clock clock) {
+    LockerController(PieceListService list, PieceService pieces, MovementService movements, Clock clock) {
         this.list = list;
         this.pieces = pieces;
         this.movements = movements;
-        this.kits = kits;
-        this.losses = losses;
-        this.finder = finder;
-        this.lengths = lengths;
         this.clock = clock;
     }
 
@@ -179,64 +162,5 @@ class LockerController {
     @Operation(operationId = "takeBackMovement", summary = "Take a movement back, as if it had never been")
     List<PieceSummary> takeBack(@PathVariable UUID id) {
         return movements.takeBack(id);
-    }
-
-    @GetMapping("/kits")
-    @Operation(operationId = "listKits", summary = "Kits that are kept, by name")
-    List<KitResponse> kits() {
-        return kits.list();
-    }
-
-    @GetMapping("/kit-losses")
-    @Operation(operationId = "listKitLosses", summary = "What every kit that is kept loses at a frequency, by name")
-    List<KitLossResponse> losses(@RequestParam(defaultValue = "145") double atMHz) {
-        return losses.at(atMHz);
-    }
-
-    @PostMapping(path = "/kits", consumes = MediaType.APPLICATION_JSON_VALUE)
-    @ResponseStatus(HttpStatus.CREATED)
-    @Operation(operationId = "createKit", summary = "Store a new kit under an id made by the client")
-    KitResponse create(@RequestBody KitRequest request) {
-        return kits.create(request);
-    }
-
-    @PutMapping(path = "/kits/{id}", consumes = MediaType.APPLICATION_JSON_VALUE)
-    @Operation(operationId = "saveKit", summary = "Say something else of a kit")
-    KitResponse save(@PathVariable UUID id, @RequestBody KitRequest request) {
-        return kits.save(id, request);
-    }
-
-    @DeleteMapping("/kits/{id}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    @Operation(operationId = "deleteKit", summary = "Unpack a kit; its pieces stay in the locker")
-    void deleteKit(@PathVariable UUID id) {
-        kits.delete(id);
-    }
-
-    @PostMapping("/kits/{id}/restore")
-    @Operation(operationId = "restoreKit", summary = "Pack a kit again that was unpacked")
-    KitResponse restoreKit(@PathVariable UUID id) {
-        return kits.restore(id);
-    }
-
-    @Computation
-    @PostMapping(path = "/kit-searches", consumes = MediaType.APPLICATION_JSON_VALUE)
-    @Operation(operationId = "searchKits", summary = "The best kits of owned pieces for a run; stores nothing")
-    KitSearchResponse search(@RequestBody KitSearchRequest request) {
-        return finder.search(request);
-    }
-
-    @Computation
-    @PostMapping(path = "/length-sets", consumes = MediaType.APPLICATION_JSON_VALUE)
-    @Operation(operationId = "searchLengthSets", summary = "Which few lengths serve several sites best; stores nothing")
-    LengthSetResponse sets(@RequestBody LengthSetRequest request) {
-        return lengths.sets(request);
-    }
-
-    @Computation
-    @PostMapping(path = "/cut-plans", consumes = MediaType.APPLICATION_JSON_VALUE)
-    @Operation(operationId = "planCuts", summary = "What to cut from which reel with least waste; stores nothing")
-    CutPlanResponse cuts(@RequestBody CutPlanRequest request) {
-        return lengths.cuts(request);
     }
 }

@@ -17,18 +17,16 @@ class LockerDemo implements DemoPart {
 
     private final PieceService pieces;
     private final MovementService movements;
-    private final KitService kits;
     private final JsonMapper json;
 
-    LockerDemo(PieceService pieces, MovementService movements, KitService kits, JsonMapper json) {
+    LockerDemo(PieceService pieces, MovementService movements, JsonMapper json) {
         this.pieces = pieces;
         this.movements = movements;
-        this.kits = kits;
         this.json = json;
     }
 
     /** As the file has it: movements and changes in the order in which they were noted. */
-    record Locker(List<PieceRequest> pieces, List<Moved> movements, List<Changed> changes, List<KitRequest> kits) {
+    record Locker(List<PieceRequest> pieces, List<Moved> movements, List<Changed> changes) {
 
         record Moved(UUID id, MovementRequest movement) {}
 
@@ -42,7 +40,6 @@ class LockerDemo implements DemoPart {
             locker.pieces().forEach(pieces::createDemo);
             locker.movements().forEach(m -> movements.move(m.id(), m.movement()));
             locker.changes().forEach(c -> pieces.change(c.pieceId(), c.change()));
-            locker.kits().forEach(kits::createDemo);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -51,6 +48,5 @@ class LockerDemo implements DemoPart {
     @Override
     public void remove() {
         pieces.removeDemo();
-        kits.removeDemo();
     }
 }

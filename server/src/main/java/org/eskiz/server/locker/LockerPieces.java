@@ -11,7 +11,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.Cable;
-import org.eskiz.core.kit.OwnedPiece;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Construction;
 import org.eskiz.server.catalogue.Mechanics;
@@ -94,23 +93,6 @@ class LockerPieces implements PieceLookup {
                 cable,
                 type.map(CableType::worstRelativeResidual).orElse(0.0));
         return Optional.of(new FoundPiece(p.id, p.label, p.lengthM, asCable));
-    }
-
-    /**
-     * A piece as a kit counts it; its ends are known.
-     *
-     * @param cable what it is, as it was measured or else by its type
-     */
-    static OwnedPiece inKit(PieceHistory h, CableType cable, double frequencyMHz, double ambientC) {
-        PieceEntity p = h.piece();
-        Double massKg = PieceMapper.massKg(h);
-        return new OwnedPiece(
-                p.id.toString(),
-                p.lengthM,
-                cable.fittedCable().attenuation().dbPer100m(frequencyMHz, ambientC) * p.lengthM / 100,
-                massKg == null ? OptionalDouble.empty() : OptionalDouble.of(massKg),
-                p.near().orElseThrow(),
-                p.far().orElseThrow());
     }
 
     /** Its attenuation was measured; what is known of the rest is known from where it was. */

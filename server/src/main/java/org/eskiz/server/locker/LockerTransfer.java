@@ -17,7 +17,7 @@ import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Pieces and kits on their way into and out of files, within the caller's transaction. */
+/** Pieces on their way into and out of files, within the caller's transaction. */
 @Service
 public class LockerTransfer {
 
@@ -25,7 +25,6 @@ public class LockerTransfer {
     private final PieceRepository repository;
     private final OutingRepository outings;
     private final PieceChangeRepository changes;
-    private final KitService kits;
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final Clock clock;
@@ -35,7 +34,6 @@ public class LockerTransfer {
             PieceRepository repository,
             OutingRepository outings,
             PieceChangeRepository changes,
-            KitService kits,
             CatalogueService catalogues,
             OperatorService operators,
             Clock clock) {
@@ -43,7 +41,6 @@ public class LockerTransfer {
         this.repository = repository;
         this.outings = outings;
         this.changes = changes;
-        this.kits = kits;
         this.catalogues = catalogues;
         this.operators = operators;
         this.clock = clock;
@@ -239,53 +236,5 @@ public class LockerTransfer {
         change.lengthBeforeM = c.lengthBeforeM();
         change.lengthAfterM = c.lengthAfterM();
         return change;
-    }
-
-    /** Every kit that has a piece left. */
-    @Transactional(readOnly = true)
-    public List<KitRequest> allKits() {
-        return kits.list().stream()
-                .map(LockerTransfer::request)
-                .filter(k -> !k.pieces().isEmpty())
-                .toList();
-    }
-
-    /** Every kit by its id. */
-    @Transactional(readOnly = true)
-    public Map<UUID, KitRequest> kitsById() {
-        return kits.list().stream().collect(Collectors.toMap(KitResponse::id, LockerTransfer::request));
-    }
-
-    private static KitRequest request(KitResponse k) {
-        return new KitRequest(
-                k.id(),
-                null,
-                k.name(),
-                k.note(),
-                k.pieces().stream()
-                        .map(p -> new KitRequest.PackedRequest(p.pieceId(), p.turned(), p.spare()))
-                        .toList(),
-                k.adapters().stream()
-                        .map(a -> new KitRequest.AdapterRequest(end(a.near()), end(a.far())))
-                        .toList());
-    }
-
-    private static PieceRequest.EndRequest end(PieceSummary.EndResponse end) {
-        return new PieceRequest.EndRequest(end.connectorKey(), end.gender());
-    }
-
-    @Transactional
-    public void add(KitRequest kit) {
-        kits.create(kit);
-    }
-
-    @Transactional
-    public void replace(KitRequest kit) {
-        long version = kits.list().stream()
-                .filter(k -> k.id().equals(kit.id()))
-                .findFirst()
-                .orElseThrow()
-                .version();
-        kits.save(kit.id(), new KitRequest(null, version, kit.name(), kit.note(), kit.pieces(), kit.adapters()));
     }
 }

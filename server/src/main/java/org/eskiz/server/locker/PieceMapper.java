@@ -138,20 +138,14 @@ class PieceMapper {
     }
 
     static Double massKg(PieceHistory h) {
-        return h.type().flatMap(t -> massKg(t, h.piece().lengthM)).orElse(null);
-    }
-
-    /** Of a length of a type; empty where the type does not say. */
-    static Optional<Double> massKg(CableType type, double lengthM) {
-        return Optional.ofNullable(type.facts().mechanics().massGPerM()).map(g -> g * lengthM / G_PER_KG);
+        return h.type()
+                .map(t -> t.facts().mechanics().massGPerM())
+                .map(g -> g * h.piece().lengthM / G_PER_KG)
+                .orElse(null);
     }
 
     private static EndResponse end(Optional<End> end) {
-        return end.map(PieceMapper::end).orElse(null);
-    }
-
-    static EndResponse end(End end) {
-        return new EndResponse(end.connector(), end.gender());
+        return end.map(EndResponse::of).orElse(null);
     }
 
     /**

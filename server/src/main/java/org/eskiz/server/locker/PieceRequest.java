@@ -7,9 +7,12 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.eskiz.core.bench.EarlierOutings;
 import org.eskiz.core.kit.End;
+import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.problem.CurrencyCode;
 import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.problem.Within;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A piece as its owner describes it.
@@ -88,7 +91,17 @@ public record PieceRequest(
 
             @NotNull(message = "must be given") End.Gender gender) {
 
-        End end() {
+        /** Adds an error where the catalogue does not know the connector of an end that was given. */
+        public static void requireKnown(
+                @Nullable EndRequest end, String path, Catalogue catalogue, ValidationErrors errors) {
+            if (end != null
+                    && end.connectorKey() != null
+                    && catalogue.connector(end.connectorKey()).isEmpty()) {
+                errors.add(path + ".connectorKey", "there is no connector \"" + end.connectorKey() + "\"");
+            }
+        }
+
+        public End end() {
             return new End(connectorKey, gender);
         }
     }

@@ -21,6 +21,7 @@ import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,7 +31,7 @@ class PieceService implements KnownPieces {
 
     private final PieceRepository pieces;
     private final PieceChangeRepository changes;
-    private final KitRepository kits;
+    private final ObjectProvider<KitNames> kits;
     private final OutingRepository outings;
     private final PieceTests tests;
     private final PieceHistoryReader histories;
@@ -44,7 +45,7 @@ class PieceService implements KnownPieces {
     PieceService(
             PieceRepository pieces,
             PieceChangeRepository changes,
-            KitRepository kits,
+            ObjectProvider<KitNames> kits,
             OutingRepository outings,
             PieceTests tests,
             PieceHistoryReader histories,
@@ -305,8 +306,8 @@ class PieceService implements KnownPieces {
                 && catalogue.cableType(request.cableKey()).isEmpty()) {
             errors.add("cableKey", "there is no cable type \"" + request.cableKey() + "\"");
         }
-        knownEnd(errors, "near", request.near(), catalogue);
-        knownEnd(errors, "far", request.far(), catalogue);
+        PieceRequest.EndRequest.requireKnown(request.near(), "near", catalogue, errors);
+        PieceRequest.EndRequest.requireKnown(request.far(), "far", catalogue, errors);
         notInTheFuture(errors, "boughtOn", request.boughtOn());
         checkEarlier(errors, request);
         if ((request.price() == null) != (request.priceCurrency() == null)) {
@@ -341,14 +342,6 @@ class PieceService implements KnownPieces {
         }
     }
 
-    static void knownEnd(ValidationErrors errors, String path, PieceRequest.EndRequest end, Catalogue catalogue) {
-        if (end != null
-                && end.connectorKey() != null
-                && catalogue.connector(end.connectorKey()).isEmpty()) {
-            errors.add(path + ".connectorKey", "there is no connector \"" + end.connectorKey() + "\"");
-        }
-    }
-
     private void freeLabel(ValidationErrors errors, String label, UUID id) {
         pieces.findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(operators.current(), label.strip())
                 .filter(p -> !p.id.equals(id))
@@ -380,13 +373,7 @@ class PieceService implements KnownPieces {
     }
 
     private PieceResponse whole(PieceEntity piece) {
-        return mapper.whole(
-                histories.of(piece),
-                life(piece),
-                kits.all(operators.current()).stream()
-                        .filter(k -> k.pieces.stream().anyMatch(p -> p.pieceId().equals(piece.id)))
-                        .map(k -> k.name)
-                        .toList());
+        return mapper.whole(histories.of(piece), life(piece), kits.getObject().with(piece.id));
     }
 
     private WholeLife life(PieceEntity piece) {

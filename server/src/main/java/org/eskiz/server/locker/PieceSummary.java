@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param lastTestedOn null where it never was
  * @param plans that have it in their run
  */
-record PieceSummary(
+public record PieceSummary(
         UUID id,
         long version,
         boolean demo,
@@ -101,7 +101,7 @@ record PieceSummary(
     }
 
     /** How a piece stands. */
-    enum PieceCondition {
+    public enum PieceCondition {
         /** It does what it should, as far as is known. */
         FINE,
         /** It should be tested. */
@@ -113,7 +113,12 @@ record PieceSummary(
     }
 
     /** What a piece ends in. */
-    record EndResponse(String connectorKey, End.Gender gender) {}
+    public record EndResponse(String connectorKey, End.Gender gender) {
+
+        public static EndResponse of(End end) {
+            return new EndResponse(end.connector(), end.gender());
+        }
+    }
 
     /**
      * Why a piece stands as it does.

@@ -7,8 +7,8 @@ import org.eskiz.server.bench.SweepInFile;
 import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.ConnectorRequest;
-import org.eskiz.server.locker.KitRequest;
 import org.eskiz.server.locker.PieceInFile;
+import org.eskiz.server.locker.kit.KitRequest;
 import org.eskiz.server.plan.PlanInFile;
 
 /**

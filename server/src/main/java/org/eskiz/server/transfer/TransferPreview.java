@@ -12,9 +12,10 @@ import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
-import org.eskiz.server.locker.KitRequest;
 import org.eskiz.server.locker.LockerTransfer;
 import org.eskiz.server.locker.PieceInFile;
+import org.eskiz.server.locker.kit.KitRequest;
+import org.eskiz.server.locker.kit.KitTransfer;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlanTransfer;
@@ -30,6 +31,7 @@ class TransferPreview {
 
     private final CatalogueTransfer catalogue;
     private final LockerTransfer locker;
+    private final KitTransfer kits;
     private final BenchTransfer bench;
     private final PlanTransfer plans;
     private final SettingsService settings;
@@ -37,11 +39,13 @@ class TransferPreview {
     TransferPreview(
             CatalogueTransfer catalogue,
             LockerTransfer locker,
+            KitTransfer kits,
             BenchTransfer bench,
             PlanTransfer plans,
             SettingsService settings) {
         this.catalogue = catalogue;
         this.locker = locker;
+        this.kits = kits;
         this.bench = bench;
         this.plans = plans;
         this.settings = settings;
@@ -60,11 +64,14 @@ class TransferPreview {
                 .collect(Collectors.toMap(
                         p -> folded(p.piece().label()), p -> p.piece().id()));
         file.each(Section.PIECES, (i, tree, p) -> parts.add(judged(p, byId, byLabel)));
-        Map<UUID, KitRequest> kits = locker.kitsById();
+        Map<UUID, KitRequest> kitsHere = kits.byId();
         file.each(
                 Section.KITS,
                 (i, tree, k) -> parts.add(part(
-                        PartKind.KIT, k.id(), k.name(), kits.containsKey(k.id()) ? k.equals(kits.get(k.id())) : null)));
+                        PartKind.KIT,
+                        k.id(),
+                        k.name(),
+                        kitsHere.containsKey(k.id()) ? k.equals(kitsHere.get(k.id())) : null)));
         file.each(Section.TESTS, (i, tree, t) -> parts.add(judged(t)));
         file.each(
                 Section.PLANS,

@@ -15,8 +15,9 @@ import org.eskiz.server.bench.BenchTransfer;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
-import org.eskiz.server.locker.KitRequest;
 import org.eskiz.server.locker.LockerTransfer;
+import org.eskiz.server.locker.kit.KitRequest;
+import org.eskiz.server.locker.kit.KitTransfer;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
@@ -37,6 +38,7 @@ class TransferService {
 
     private final CatalogueTransfer catalogue;
     private final LockerTransfer locker;
+    private final KitTransfer kits;
     private final BenchTransfer bench;
     private final PlanTransfer plans;
     private final SettingsService settings;
@@ -48,6 +50,7 @@ class TransferService {
     TransferService(
             CatalogueTransfer catalogue,
             LockerTransfer locker,
+            KitTransfer kits,
             BenchTransfer bench,
             PlanTransfer plans,
             SettingsService settings,
@@ -57,6 +60,7 @@ class TransferService {
             EntityManager database) {
         this.catalogue = catalogue;
         this.locker = locker;
+        this.kits = kits;
         this.bench = bench;
         this.plans = plans;
         this.settings = settings;
@@ -171,7 +175,7 @@ class TransferService {
                     p -> p.piece().label(),
                     locker::add,
                     locker::replace);
-            each(Section.KITS, PartKind.KIT, KitRequest::id, KitRequest::name, locker::add, locker::replace);
+            each(Section.KITS, PartKind.KIT, KitRequest::id, KitRequest::name, kits::add, kits::replace);
             takeSweeps();
             each(
                     Section.TESTS,

@@ -20,6 +20,7 @@ import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
 import org.eskiz.server.locker.LockerTransfer;
 import org.eskiz.server.locker.PieceInFile;
+import org.eskiz.server.locker.kit.KitTransfer;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
@@ -38,6 +39,7 @@ class TransferWriter {
 
     private final CatalogueTransfer catalogue;
     private final LockerTransfer locker;
+    private final KitTransfer kits;
     private final BenchTransfer bench;
     private final PlanTransfer plans;
     private final SettingsService settings;
@@ -47,6 +49,7 @@ class TransferWriter {
     TransferWriter(
             CatalogueTransfer catalogue,
             LockerTransfer locker,
+            KitTransfer kits,
             BenchTransfer bench,
             PlanTransfer plans,
             SettingsService settings,
@@ -54,6 +57,7 @@ class TransferWriter {
             Clock clock) {
         this.catalogue = catalogue;
         this.locker = locker;
+        this.kits = kits;
         this.bench = bench;
         this.plans = plans;
         this.settings = settings;
@@ -72,7 +76,7 @@ class TransferWriter {
             array(file, Section.CABLE_TYPES, catalogue.ownTypes().stream());
             array(file, Section.CONNECTORS, catalogue.ownConnectors().stream());
             array(file, Section.PIECES, inParts(locker.ids(), locker::of));
-            array(file, Section.KITS, locker.allKits().stream());
+            array(file, Section.KITS, kits.all().stream());
             Set<UUID> sweeps = new LinkedHashSet<>();
             array(
                     file,

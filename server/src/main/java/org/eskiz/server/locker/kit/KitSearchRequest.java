@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.kit.KitWanted;
 import org.eskiz.server.comparison.ComparisonRequest;
+import org.eskiz.server.locker.PieceRequest;
 import org.eskiz.server.problem.Within;
 
 /**

@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import java.util.List;
 import java.util.UUID;
@@ -6,6 +6,7 @@ import org.eskiz.core.kit.Eligibility;
 import org.eskiz.core.kit.KitPreference;
 import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.document.RunElement;
+import org.eskiz.server.locker.PieceSummary;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -14,8 +14,9 @@ import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.catalogue.CurvesRequest;
+import org.eskiz.server.locker.PieceOfLocker;
+import org.eskiz.server.locker.PiecesOfLocker;
 import org.eskiz.server.operator.OperatorService;
-import org.eskiz.server.operator.SettingsService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,24 +25,14 @@ import org.springframework.transaction.annotation.Transactional;
 class KitLosses {
 
     private final KitRepository kits;
-    private final PieceRepository owned;
-    private final PieceHistoryReader histories;
+    private final PiecesOfLocker pieces;
     private final CatalogueService catalogues;
-    private final SettingsService settings;
     private final OperatorService operators;
 
-    KitLosses(
-            KitRepository kits,
-            PieceRepository owned,
-            PieceHistoryReader histories,
-            CatalogueService catalogues,
-            SettingsService settings,
-            OperatorService operators) {
+    KitLosses(KitRepository kits, PiecesOfLocker pieces, CatalogueService catalogues, OperatorService operators) {
         this.kits = kits;
-        this.owned = owned;
-        this.histories = histories;
+        this.pieces = pieces;
         this.catalogues = catalogues;
-        this.settings = settings;
         this.operators = operators;
     }
 
@@ -50,36 +41,31 @@ class KitLosses {
     List<KitLossResponse> at(double frequencyMHz) {
         new CurvesRequest.AtFrequency(frequencyMHz).require();
         List<KitEntity> all = kits.all(operators.current());
-        Map<UUID, OwnedPiece> pieces = pieces(all, frequencyMHz);
+        Map<UUID, OwnedPiece> known = known(all, frequencyMHz);
         Map<String, Double> pairs = pairs(catalogues.current(), frequencyMHz);
         return all.stream()
                 .map(k -> new KitLossResponse(
                         k.id,
-                        laid(k, pieces)
-                                .map(l -> Kit.seriesLossDb(l, pairs::get))
-                                .orElse(null)))
+                        laid(k, known).map(l -> Kit.seriesLossDb(l, pairs::get)).orElse(null)))
                 .toList();
     }
 
     /** Those of which enough is known: what they lose, and what both ends are. */
-    private Map<UUID, OwnedPiece> pieces(List<KitEntity> packedIn, double frequencyMHz) {
-        String currency = settings.get().currency();
+    private Map<UUID, OwnedPiece> known(List<KitEntity> packedIn, double frequencyMHz) {
         List<UUID> packed = packedIn.stream()
                 .flatMap(k -> k.pieces.stream())
                 .map(KitEntity.Packed::pieceId)
                 .distinct()
                 .toList();
-        Map<UUID, OwnedPiece> pieces = new HashMap<>();
-        for (PieceHistory h :
-                histories.of(owned.findByIdInAndOperatorIdAndDeletedAtIsNull(packed, operators.current()))) {
-            PieceEntity p = h.piece();
-            if (p.near().isPresent() && p.far().isPresent()) {
-                LockerPieces.owned(h, currency)
-                        .ifPresent(o -> pieces.put(
-                                p.id, LockerPieces.inKit(h, o.cable(), frequencyMHz, Attenuation.SHEET_TEMPERATURE_C)));
+        Map<UUID, OwnedPiece> known = new HashMap<>();
+        for (PieceOfLocker p : pieces.of(packed)) {
+            if (PieceInKit.areEndsKnown(p)) {
+                p.cable()
+                        .ifPresent(cable -> known.put(
+                                p.id(), PieceInKit.of(p, cable, frequencyMHz, Attenuation.SHEET_TEMPERATURE_C)));
             }
         }
-        return pieces;
+        return known;
     }
 
     private static Map<String, Double> pairs(Catalogue catalogue, double frequencyMHz) {

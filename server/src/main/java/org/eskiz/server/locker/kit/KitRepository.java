@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import java.util.List;
 import java.util.Optional;

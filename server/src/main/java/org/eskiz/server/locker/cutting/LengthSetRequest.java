@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.cutting;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;

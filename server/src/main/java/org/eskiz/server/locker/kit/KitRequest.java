@@ -1,10 +1,11 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.locker.PieceRequest;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
 

@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.cutting;
 
 import static java.util.Objects.requireNonNullElse;
 

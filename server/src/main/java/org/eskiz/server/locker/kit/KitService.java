@@ -1,15 +1,11 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import static java.util.Objects.requireNonNullElse;
 
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,8 +15,12 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.locker.KitResponse.AdapterResponse;
-import org.eskiz.server.locker.KitResponse.PackedResponse;
+import org.eskiz.server.locker.KitNames;
+import org.eskiz.server.locker.PieceOfLocker;
+import org.eskiz.server.locker.PieceRequest;
+import org.eskiz.server.locker.PiecesOfLocker;
+import org.eskiz.server.locker.kit.KitResponse.AdapterResponse;
+import org.eskiz.server.locker.kit.KitResponse.PackedResponse;
 import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -33,11 +33,10 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps kits. A piece may belong to several; it is out with one at a time, like any piece. */
 @Service
-class KitService {
+class KitService implements KitNames {
 
     private final KitRepository kits;
-    private final PieceRepository pieces;
-    private final OutingRepository outings;
+    private final PiecesOfLocker pieces;
     private final CatalogueService catalogues;
     private final OperatorService operators;
     private final IdempotentStore store;
@@ -46,8 +45,7 @@ class KitService {
 
     KitService(
             KitRepository kits,
-            PieceRepository pieces,
-            OutingRepository outings,
+            PiecesOfLocker pieces,
             CatalogueService catalogues,
             OperatorService operators,
             IdempotentStore store,
@@ -55,7 +53,6 @@ class KitService {
             Clock clock) {
         this.kits = kits;
         this.pieces = pieces;
-        this.outings = outings;
         this.catalogues = catalogues;
         this.operators = operators;
         this.store = store;
@@ -66,8 +63,8 @@ class KitService {
     @Transactional(readOnly = true)
     List<KitResponse> list() {
         List<KitEntity> all = kits.all(operators.current());
-        Packing packing = packing(all);
-        return all.stream().map(k -> response(k, packing)).toList();
+        Map<UUID, PieceOfLocker> known = piecesOf(all);
+        return all.stream().map(k -> response(k, known)).toList();
     }
 
     /** Stores a new kit under the client's id; sent again, it answers what is stored. */
@@ -150,13 +147,11 @@ class KitService {
         ValidationErrors errors = ValidationErrors.in(request);
         errors.throwIfAny();
         Set<UUID> known = pieces
-                .findByIdInAndOperatorIdAndDeletedAtIsNull(
-                        request.pieces().stream()
-                                .map(KitRequest.PackedRequest::pieceId)
-                                .toList(),
-                        operators.current())
+                .of(request.pieces().stream()
+                        .map(KitRequest.PackedRequest::pieceId)
+                        .toList())
                 .stream()
-                .map(p -> p.id)
+                .map(PieceOfLocker::id)
                 .collect(Collectors.toSet());
         Set<UUID> named = new HashSet<>();
         for (int i = 0; i < request.pieces().size(); i++) {
@@ -170,10 +165,8 @@ class KitService {
         Catalogue catalogue = catalogues.current();
         List<KitRequest.AdapterRequest> adapters = adapters(request);
         for (int i = 0; i < adapters.size(); i++) {
-            PieceService.knownEnd(
-                    errors, "adapters[" + i + "].near", adapters.get(i).near(), catalogue);
-            PieceService.knownEnd(
-                    errors, "adapters[" + i + "].far", adapters.get(i).far(), catalogue);
+            PieceRequest.EndRequest.requireKnown(adapters.get(i).near(), "adapters[" + i + "].near", catalogue, errors);
+            PieceRequest.EndRequest.requireKnown(adapters.get(i).far(), "adapters[" + i + "].far", catalogue, errors);
         }
         errors.throwIfAny();
     }
@@ -198,105 +191,73 @@ class KitService {
                 .orElseThrow(() -> new NotFoundException("kit", id));
     }
 
+    @Override
+    @Transactional(readOnly = true)
+    public List<String> with(UUID piece) {
+        return kits.all(operators.current()).stream()
+                .filter(k -> k.pieces.stream().anyMatch(p -> p.pieceId().equals(piece)))
+                .map(k -> k.name)
+                .toList();
+    }
+
     private KitResponse response(KitEntity kit) {
-        return response(kit, packing(List.of(kit)));
+        return response(kit, piecesOf(List.of(kit)));
     }
 
-    /**
-     * What is known of the pieces of some kits.
-     *
-     * @param there those that are there, by their ids
-     * @param out since when those are that are out
-     * @param massKg of those whose type says it
-     */
-    private record Packing(Map<UUID, PieceEntity> there, Map<UUID, LocalDate> out, Map<UUID, Double> massKg) {
-
-        /** As far as it is of one of them. */
-        Packing of(KitEntity kit) {
-            Map<UUID, PieceEntity> own = new LinkedHashMap<>();
-            kit.pieces.stream()
-                    .filter(p -> there.containsKey(p.pieceId()))
-                    .forEach(p -> own.put(p.pieceId(), there.get(p.pieceId())));
-            Map<UUID, LocalDate> ownOut = new HashMap<>(out);
-            ownOut.keySet().retainAll(own.keySet());
-            return new Packing(own, ownOut, massKg);
-        }
-    }
-
-    private Packing packing(List<KitEntity> some) {
+    /** The pieces of some kits, those that are there, by their ids. */
+    private Map<UUID, PieceOfLocker> piecesOf(List<KitEntity> some) {
         List<UUID> ids = some.stream()
                 .flatMap(k -> k.pieces.stream())
                 .map(KitEntity.Packed::pieceId)
                 .distinct()
                 .toList();
-        Map<UUID, PieceEntity> there =
-                pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current()).stream()
-                        .collect(Collectors.toMap(p -> p.id, Function.identity()));
-        return new Packing(
-                there,
-                outings.findByPieceIdInOrderByTakenOn(ids).stream()
-                        .filter(o -> o.putAwayOn == null)
-                        .collect(Collectors.toMap(o -> o.pieceId, o -> o.takenOn)),
-                massesKg(there.values()));
+        return pieces.of(ids).stream().collect(Collectors.toMap(PieceOfLocker::id, Function.identity()));
     }
 
-    private Map<UUID, Double> massesKg(Collection<PieceEntity> some) {
-        Catalogue catalogue = catalogues.current();
-        Map<UUID, String> keys = catalogues.keys();
-        Map<UUID, Double> masses = new HashMap<>();
-        for (PieceEntity p : some) {
-            Optional.ofNullable(p.cableTypeId)
-                    .map(keys::get)
-                    .flatMap(catalogue::cableType)
-                    .flatMap(type -> PieceMapper.massKg(type, p.lengthM))
-                    .ifPresent(kg -> masses.put(p.id, kg));
-        }
-        return masses;
-    }
-
-    private KitResponse response(KitEntity kit, Packing packing) {
-        Packing own = packing.of(kit);
-        Map<UUID, PieceEntity> there = own.there();
-        Map<UUID, LocalDate> out = own.out();
+    private KitResponse response(KitEntity kit, Map<UUID, PieceOfLocker> known) {
         List<KitEntity.Packed> packed =
-                kit.pieces.stream().filter(p -> there.containsKey(p.pieceId())).toList();
+                kit.pieces.stream().filter(p -> known.containsKey(p.pieceId())).toList();
+        List<PieceOfLocker> there =
+                packed.stream().map(p -> known.get(p.pieceId())).toList();
         return new KitResponse(
                 kit.id,
                 kit.version,
                 kit.demo,
                 kit.name,
                 kit.note,
-                packed.stream()
-                        .map(p -> new PackedResponse(
-                                p.pieceId(),
-                                there.get(p.pieceId()).label,
-                                there.get(p.pieceId()).lengthM,
-                                own.massKg().get(p.pieceId()),
-                                p.turned(),
-                                p.spare(),
-                                out.get(p.pieceId())))
-                        .toList(),
+                packed.stream().map(p -> packed(p, known.get(p.pieceId()))).toList(),
                 List.of(json.readValue(kit.adapters, AdapterResponse[].class)),
                 packed.stream()
                         .filter(p -> !p.spare())
-                        .mapToDouble(p -> there.get(p.pieceId()).lengthM)
+                        .mapToDouble(p -> known.get(p.pieceId()).lengthM())
                         .sum(),
-                !packed.isEmpty() && packed.stream().allMatch(p -> out.containsKey(p.pieceId())),
-                trouble(kit, there, out.keySet()));
+                !there.isEmpty() && there.stream().allMatch(KitService::isOut),
+                trouble(kit.pieces.size() - there.size(), there));
     }
 
-    private static List<String> trouble(KitEntity kit, Map<UUID, PieceEntity> there, Set<UUID> out) {
+    private static PackedResponse packed(KitEntity.Packed packed, PieceOfLocker piece) {
+        return new PackedResponse(
+                piece.id(),
+                piece.label(),
+                piece.lengthM(),
+                piece.massKg().orElse(null),
+                packed.turned(),
+                packed.spare(),
+                piece.outSince().orElse(null));
+    }
+
+    private static boolean isOut(PieceOfLocker piece) {
+        return piece.outSince().isPresent();
+    }
+
+    private static List<String> trouble(int gone, List<PieceOfLocker> there) {
         List<String> trouble = new ArrayList<>();
-        long gone =
-                kit.pieces.stream().filter(p -> !there.containsKey(p.pieceId())).count();
         if (gone > 0) {
             trouble.add(gone == 1 ? "a piece of it is gone" : gone + " pieces of it are gone");
         }
-        there.values().stream()
-                .filter(p -> p.retiredOn != null)
-                .forEach(p -> trouble.add(p.label + " is retired since " + p.retiredOn));
-        if (!out.containsAll(there.keySet())) {
-            there.values().stream().filter(p -> out.contains(p.id)).forEach(p -> trouble.add(p.label + " is out"));
+        there.forEach(p -> p.retiredOn().ifPresent(on -> trouble.add(p.label() + " is retired since " + on)));
+        if (!there.stream().allMatch(KitService::isOut)) {
+            there.stream().filter(KitService::isOut).forEach(p -> trouble.add(p.label() + " is out"));
         }
         return trouble;
     }

@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import static java.util.Objects.requireNonNullElse;
 
@@ -30,12 +30,15 @@ import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.MoneySpec;
 import org.eskiz.server.document.PurchaseSpec;
 import org.eskiz.server.document.RunElement;
-import org.eskiz.server.locker.KitSearchResponse.FoundKitResponse;
-import org.eskiz.server.locker.KitSearchResponse.LaidResponse;
-import org.eskiz.server.locker.KitSearchResponse.LeftOutResponse;
-import org.eskiz.server.locker.KitSearchResponse.PackedAdapterResponse;
-import org.eskiz.server.locker.KitSearchResponse.SpareResponse;
-import org.eskiz.server.locker.PieceSummary.PieceCondition;
+import org.eskiz.server.locker.PieceOfLocker;
+import org.eskiz.server.locker.PieceRequest;
+import org.eskiz.server.locker.PieceSummary;
+import org.eskiz.server.locker.PiecesOfLocker;
+import org.eskiz.server.locker.kit.KitSearchResponse.FoundKitResponse;
+import org.eskiz.server.locker.kit.KitSearchResponse.LaidResponse;
+import org.eskiz.server.locker.kit.KitSearchResponse.LeftOutResponse;
+import org.eskiz.server.locker.kit.KitSearchResponse.PackedAdapterResponse;
+import org.eskiz.server.locker.kit.KitSearchResponse.SpareResponse;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.stereotype.Service;
@@ -47,23 +50,20 @@ class KitSearchService {
     private static final double USUAL_OHM = 50;
     private static final double USUAL_C = 20;
 
-    private final PieceHistoryReader histories;
+    private final PiecesOfLocker pieces;
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
     private final SettingsService settings;
-    private final PieceMapper mapper;
 
     KitSearchService(
-            PieceHistoryReader histories,
+            PiecesOfLocker pieces,
             ComparisonService comparisons,
             CatalogueService catalogues,
-            SettingsService settings,
-            PieceMapper mapper) {
-        this.histories = histories;
+            SettingsService settings) {
+        this.pieces = pieces;
         this.comparisons = comparisons;
         this.catalogues = catalogues;
         this.settings = settings;
-        this.mapper = mapper;
     }
 
     /** The best kits for a run, one for each thing that may be wanted most. */
@@ -72,8 +72,8 @@ class KitSearchService {
         ValidationErrors errors = ValidationErrors.in(request);
         errors.throwIfAny();
         comparisons.check(request.comparison(), "comparison");
-        PieceService.knownEnd(errors, "radio", request.radio(), catalogue);
-        PieceService.knownEnd(errors, "antenna", request.antenna(), catalogue);
+        PieceRequest.EndRequest.requireKnown(request.radio(), "radio", catalogue, errors);
+        PieceRequest.EndRequest.requireKnown(request.antenna(), "antenna", catalogue, errors);
         List<Integer> sections = sections(request.comparison().run());
         if (sections.size() != 1) {
             errors.add(
@@ -129,18 +129,14 @@ class KitSearchService {
         }
 
         KitSearchResponse answer() {
-            var upkeep = settings.get().upkeep();
             Eligibility eligibility = eligibility();
-            for (PieceHistory h : histories.all()) {
-                Optional<PieceLookup.FoundPiece> owned = LockerPieces.owned(h, currency);
-                owned.ifPresent(catalogue::know);
-                Optional<CableType> cable = owned.map(o -> o.cable());
-                PieceCondition condition = PieceHistory.standing(h.reasons(h.upkeep(upkeep), mapper.today()));
+            for (PieceOfLocker p : pieces.all()) {
+                p.cable()
+                        .ifPresent(cable ->
+                                catalogue.know(new PieceLookup.FoundPiece(p.id(), p.label(), p.lengthM(), cable)));
                 eligibility
-                        .exclusion(candidate(h, cable, condition))
-                        .ifPresentOrElse(
-                                why -> leftOut.add(new LeftOutResponse(h.piece().id, h.piece().label, why)),
-                                () -> use(h, cable.orElseThrow()));
+                        .exclusion(candidate(p))
+                        .ifPresentOrElse(why -> leftOut.add(new LeftOutResponse(p.id(), p.label(), why)), () -> use(p));
             }
             for (KitPreference wish : KitPreference.values()) {
                 search(wish);
@@ -160,21 +156,20 @@ class KitSearchService {
             return request.lengthM() == null ? ((RunElement.Line) run.get(section)).lengthM() : request.lengthM();
         }
 
-        private static Eligibility.Candidate candidate(
-                PieceHistory h, Optional<CableType> cable, PieceCondition condition) {
-            PieceEntity p = h.piece();
+        private static Eligibility.Candidate candidate(PieceOfLocker p) {
             return new Eligibility.Candidate(
-                    p.id.toString(),
-                    switch (condition) {
+                    p.id().toString(),
+                    switch (p.condition()) {
                         case RETIRED -> Eligibility.Condition.RETIRED;
                         case FAILING -> Eligibility.Condition.FAILING;
                         default -> Eligibility.Condition.SOUND;
                     },
-                    h.isOut(),
-                    cable.map(c -> new Eligibility.Line(
-                            c.facts().construction().balanced(),
-                            c.facts().construction().impedanceOhm())),
-                    p.near().isPresent() && p.far().isPresent());
+                    p.outSince().isPresent(),
+                    p.cable()
+                            .map(c -> new Eligibility.Line(
+                                    c.facts().construction().balanced(),
+                                    c.facts().construction().impedanceOhm())),
+                    PieceInKit.areEndsKnown(p));
         }
 
         private Eligibility eligibility() {
@@ -193,10 +188,10 @@ class KitSearchService {
             return new DocumentMapper(catalogue).run(run).stationOhm(section, radioOhm);
         }
 
-        private void use(PieceHistory h, CableType cable) {
-            PieceEntity p = h.piece();
-            OwnedPiece piece = LockerPieces.inKit(h, cable, frequencyMHz, ambientC);
-            usable.put(piece.id(), new Usable(piece, p.id, p.label, cable));
+        private void use(PieceOfLocker p) {
+            CableType cable = p.cable().orElseThrow();
+            OwnedPiece piece = PieceInKit.of(p, cable, frequencyMHz, ambientC);
+            usable.put(piece.id(), new Usable(piece, p.id(), p.label(), cable));
         }
 
         private void search(KitPreference wish) {
@@ -259,8 +254,8 @@ class KitSearchService {
                     kit.matedPairs(),
                     packing.adapters().entrySet().stream()
                             .map(a -> new PackedAdapterResponse(
-                                    PieceMapper.end(a.getKey().near()),
-                                    PieceMapper.end(a.getKey().far()),
+                                    PieceSummary.EndResponse.of(a.getKey().near()),
+                                    PieceSummary.EndResponse.of(a.getKey().far()),
                                     a.getValue()))
                             .toList(),
                     packing.spare()

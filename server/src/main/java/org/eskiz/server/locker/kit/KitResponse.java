@@ -1,8 +1,9 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.locker.PieceSummary;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,4 +1,4 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.ElementCollection;

@@ -1,20 +1,19 @@
-package org.eskiz.server.locker;
+package org.eskiz.server.locker.kit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.time.Clock;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.core.kit.End;
+import javax.sql.DataSource;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
 import org.eskiz.server.operator.OperatorService;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** Runs made of owned pieces, sets of lengths and cuts, through the real interface. */
@@ -198,18 +197,12 @@ class KitsOverHttpTest {
     }
 
     @Test
-    void twoThousandPiecesAreListedAndSearched(
-            Api api, PieceRepository repository, OperatorService operators, Clock clock) {
-        for (int i = 0; i < 2000; i++) {
-            PieceEntity piece = PieceEntity.create(UUID.randomUUID(), operators.current(), false, Instant.now(clock));
-            piece.label = "many " + i;
-            piece.lengthM = 1 + i % 37 * 0.7;
-            piece.nearConnector = "n";
-            piece.nearGender = End.Gender.PLUG;
-            piece.farConnector = "n";
-            piece.farGender = End.Gender.PLUG;
-            repository.save(piece);
-        }
+    void twoThousandPiecesAreListedAndSearched(Api api, OperatorService operators, DataSource database) {
+        new JdbcTemplate(database).update("""
+                insert into piece (id, operator_id, demo, version, label, length_m, near_connector, near_gender, far_connector,
+                    far_gender, created_at)
+                select gen_random_uuid(), ?, false, 0, 'many ' || i, 1 + i % 37 * 0.7, 'n', 'PLUG', 'n', 'PLUG', now()
+                from generate_series(1, 2000) i""", operators.current());
         assertThat(api.get("/api/locker/overview")
                         .expect(200)
                         .json()
