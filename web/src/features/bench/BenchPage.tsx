@@ -5,7 +5,7 @@ import type { BenchSearch } from '../../api';
 import { answered, api, useBenchLog, useBenchTests } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { Shell } from '../../app/Shell';
-import { useAddress } from '../../app/useAddress';
+import { listOf, useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { LongListOf, saveFile, Select, useTyped } from '../../ui';
 import { capital, METHOD_WORDS, OUTCOME_WORDS } from '../../words';
@@ -26,7 +26,7 @@ const MOST_COMPARED = 6;
 export function BenchPage() {
   const { settings } = usePreferences();
   const navigate = useNavigate();
-  const { params, put, beginAnew } = useAddress();
+  const { params, put, toggle, beginAnew } = useAddress();
   const [search, setSearch] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const exported = useMutation({
@@ -53,12 +53,8 @@ export function BenchPage() {
   const isSearched = find !== '' || method !== ALL || outcome !== ALL;
   const log = useBenchLog(asked);
   const found = log.items ?? [];
-  const chosen = useBenchTests((params.get('tests') ?? '').split(' ').filter(Boolean));
-  const toggle = (id: string) => {
-    const ids = chosen.map((t) => t.id);
-    const next = ids.includes(id) ? ids.filter((x) => x !== id) : [...ids, id];
-    put({ tests: next.slice(-MOST_COMPARED).join(' ') });
-  };
+  const compared = listOf(params, 'tests');
+  const chosen = useBenchTests(compared);
   const fullDb = found.reduce((most, t) => Math.max(most, t.worst?.mostDb ?? 0), 1);
 
   return (
@@ -148,8 +144,8 @@ export function BenchPage() {
                 placed={placed}
                 test={t}
                 fullDb={fullDb}
-                isCompared={chosen.some((c) => c.id === t.id)}
-                onCompare={() => toggle(t.id)}
+                isCompared={compared.includes(t.id)}
+                onCompare={() => toggle('tests', t.id, MOST_COMPARED)}
               />
             )}
           </LongListOf>

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import type { CableType } from '../../api';
 import { useCableTypes } from '../../api';
 import { Shell } from '../../app/Shell';
-import { useAddress } from '../../app/useAddress';
+import { listOf, useAddress } from '../../app/useAddress';
 import { useShortcuts } from '../../app/useShortcuts';
 import { KeptFor, QuantityField, useNarrow } from '../../ui';
 import { frequencyText, plain } from '../../units';
@@ -25,7 +25,7 @@ const USUAL_MHZ = 145;
 /** Every type beside its curve; types of one's own are brought in here. */
 export function CablesPage() {
   const types = useCableTypes();
-  const { params, put, beginAnew } = useAddress();
+  const { params, put, toggle, beginAnew } = useAddress();
   const [filter, setFilter] = useState('');
   const [order, setOrder] = useState<{ column: Column | null; isDown: boolean }>({
     column: null,
@@ -55,15 +55,12 @@ export function CablesPage() {
     (key) => losses.get(key) ?? null,
   );
   const selected = all.find((t) => t.key === params.get('type')) ?? found[0];
-  const over = (params.get('over') ?? '').split(' ').filter((k) => all.some((t) => t.key === k));
+  const over = listOf(params, 'over').filter((k) => all.some((t) => t.key === k));
   const drawn = selected ? [selected.key, ...over.filter((k) => k !== selected.key)] : over;
   const edit = params.get('edit');
   const retired = all.filter((t) => t.retired).length;
 
-  function overlay(key: string) {
-    const next = over.includes(key) ? over.filter((k) => k !== key) : [...over, key];
-    put({ over: next.slice(-MOST_OVERLAID + 1).join(' ') });
-  }
+  const overlay = (key: string) => toggle('over', key, MOST_OVERLAID - 1);
 
   return (
     <Shell>

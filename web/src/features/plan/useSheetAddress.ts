@@ -1,5 +1,5 @@
 import { useCallback, useMemo } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../../app/useAddress';
 import { addressOfFilter, filterOfAddress } from './ledger/ledgerFilter';
 import type { LedgerFilter } from './ledger/ledgerFilter';
 
@@ -37,12 +37,7 @@ export interface SheetAddress {
 }
 
 export function useSheetAddress(): SheetAddress {
-  const [params, setParams] = useSearchParams();
-  const put = useCallback(
-    (changes: Record<string, string | undefined>) =>
-      setParams((before) => changed(before, changes), { replace: true }),
-    [setParams],
-  );
+  const { params, put } = useAddress();
   const sift = useCallback((change: Partial<LedgerFilter>) => put(addressOfFilter(change)), [put]);
   return useMemo(
     () => ({
@@ -58,13 +53,4 @@ export function useSheetAddress(): SheetAddress {
     }),
     [params, put, sift],
   );
-}
-
-function changed(before: URLSearchParams, changes: Record<string, string | undefined>) {
-  const after = new URLSearchParams(before);
-  for (const [name, value] of Object.entries(changes)) {
-    if (value) after.set(name, value);
-    else after.delete(name);
-  }
-  return after;
 }
