@@ -15,7 +15,7 @@ import java.util.stream.Stream;
 public record Ranking(Comparison comparison, Preference preference) {
 
     /** So many rows and more are shared among the cores there are: of fewer, sharing takes longer than it saves. */
-    private static final int WORTH_SHARING = 64;
+    private static final int WORTH_SHARING = 8;
 
     /**
      * A row for each way, in order. Many rows are shared among the cores there are.

@@ -141,9 +141,10 @@ final class RowMapper {
                 surer.cost());
     }
 
-    /** How far it would go, on each band. */
+    /** How far it would go, on each band: a search each, shared among the cores there are. */
     private List<ReachResponse> reach(Row row) {
         List<Optional<Reach>> onBands = IntStream.range(0, row.cells().size())
+                .parallel()
                 .mapToObj(band -> comparison.reach(row, band))
                 .toList();
         return onBands.stream().allMatch(Optional::isEmpty)
