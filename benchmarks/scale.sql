@@ -39,7 +39,7 @@ from generate_series(1, :pieces) n
 on conflict do nothing;
 
 -- types of one's own, each a copy of one that came with Eskiz
-insert into cable_type (id, operator_id, key, position, created_at)
+insert into cable_type (id, workshop_id, key, position, created_at)
 select md5('type' || n)::uuid, (select id from operator limit 1), 'own-' || n, 1000 + n, now()
 from generate_series(1, :types) n
 on conflict do nothing;
@@ -50,7 +50,7 @@ select (jsonb_populate_record(null::cable_type_revision, to_jsonb(r) || jsonb_bu
 from generate_series(1, :types) n
     cross join lateral (
         select r.* from cable_type_revision r join cable_type t on t.id = r.cable_type_id
-        where t.operator_id is null order by t.position offset n % 24 limit 1) r
+        where t.workshop_id is null order by t.position offset n % 24 limit 1) r
 on conflict do nothing;
 
 insert into attenuation_point
@@ -58,7 +58,7 @@ select (jsonb_populate_record(null::attenuation_point, to_jsonb(p) || jsonb_buil
 from generate_series(1, :types) n
     cross join lateral (
         select r.id from cable_type_revision r join cable_type t on t.id = r.cable_type_id
-        where t.operator_id is null order by t.position offset n % 24 limit 1) r
+        where t.workshop_id is null order by t.position offset n % 24 limit 1) r
     join attenuation_point p on p.revision_id = r.id
 on conflict do nothing;
 

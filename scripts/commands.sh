@@ -5,19 +5,25 @@ usage() {
   cat <<'END'
 usage: ./eskiz start [--background] [--no-demo]   install, build, start; prints the address when ready
        ./eskiz stop                               stop server and database
+       ./eskiz open [ADDRESS]                     let others in, who sign in; prints a link for the keeper
+       ./eskiz close                              for this machine alone again
        ./eskiz backup FILE                        everything, with a digest of all rows, into one file
        ./eskiz restore FILE [--yes]               replace everything by a backup; asks first
        ./eskiz test                               install, build, run every test
 
 environment: ESKIZ_PORT  port of the server on 127.0.0.1 (8080)
              ESKIZ_DATA  folder of the operator's data (~/.local/share/eskiz; for root /var/lib/eskiz)
+             ESKIZ_ADDRESS, ESKIZ_BIND, ESKIZ_TLS_CERTIFICATE, ESKIZ_TLS_KEY, ESKIZ_BEHIND_PROXY
+                         what a server is that is open to others; see docs/operating.md
              ESKIZ_ACCESS_LOG  true for a line about every request in log/access.*.log of that folder
              ESKIZ_ANALYSER_PORT, ESKIZ_WATTMETER_PORT  ports of the stand-in instruments that start with the demo
                          (5025 and 5026; with another ESKIZ_PORT the two above it)
 END
 }
 
-address() { printf 'http://127.0.0.1:%s/' "$1"; }
+address() {
+  if [ -n "${ESKIZ_ADDRESS:-}" ]; then printf '%s/' "$ESKIZ_ADDRESS"; else printf 'http://127.0.0.1:%s/' "$1"; fi
+}
 
 check_port() {
   { [[ $1 =~ ^[0-9]{1,5}$ ]] && [ "$1" -ge 1 ] && [ "$1" -le 65535 ]; } || fail "ESKIZ_PORT must be from 1 to 65535, not \"$1\""
@@ -40,12 +46,10 @@ start() {
     esac
   done
   check_port "$port"
-  case ${ESKIZ_BIND:-127.0.0.1} in
-    127.0.0.1 | localhost) ;;
-    *) fail "ESKIZ_BIND must be loopback while there is no sign-in, not \"$ESKIZ_BIND\"" ;;
-  esac
   need_postgres
   data_folder
+  load_open_settings
+  check_tls
   claim_data_folder
   check_free_space
   lock_data_folder

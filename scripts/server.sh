@@ -12,10 +12,22 @@ server_pid() { process_of server; }
 
 keeper_runs() { process_of keeper >/dev/null; }
 
+# Where the server listens, for one who asks from this machine.
+own_host() {
+  case ${ESKIZ_BIND:-127.0.0.1} in 0.0.0.0 | :: | localhost) printf 127.0.0.1 ;; *) printf %s "$ESKIZ_BIND" ;; esac
+}
+
 server_answers() {
-  local port=$1 line
+  local port=$1 line host
+  host=$(own_host)
+  if has_tls; then
+    line=$(printf 'GET /actuator/health/readiness HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' \
+      | timeout 5 openssl s_client -quiet -connect "$host:$port" 2>/dev/null | head -n 1 || true)
+    [[ $line == *' 200 '* ]]
+    return
+  fi
   {
-    exec 3<>"/dev/tcp/127.0.0.1/$port" || return 1
+    exec 3<>"/dev/tcp/$host/$port" || return 1
     printf 'GET /actuator/health/readiness HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' >&3
     IFS= read -r -t 5 line <&3 || true
     exec 3>&-
@@ -90,6 +102,7 @@ stop_server() {
 # As it was started last.
 start_again() {
   local analyser wattmeter
+  load_open_settings
   read -r WITH_DEMO analyser wattmeter <"$DATA/server.options"
   ANALYSER=${analyser#-} WATTMETER=${wattmeter#-}
   local port=${ESKIZ_PORT:-8080}

@@ -3,6 +3,32 @@ import type { components, paths } from './generated/schema';
 
 export const api = createClient<paths>({ baseUrl: '/' });
 
+let token: string | null = null;
+const signedOut = new Set<() => void>();
+
+/** Takes the token of the session, which goes with everything that changes something. */
+export function carryToken(csrf: string | null): void {
+  token = csrf;
+}
+
+/** What goes with a request that is not made by {@link api}. */
+export function sessionHeaders(): Record<string, string> {
+  return token === null ? {} : { 'X-CSRF-TOKEN': token };
+}
+
+/** Tells when the session has ended. */
+export function onSignedOut(listener: () => void): () => void {
+  signedOut.add(listener);
+  return () => signedOut.delete(listener);
+}
+
+api.use({
+  onRequest({ request }) {
+    for (const [name, value] of Object.entries(sessionHeaders())) request.headers.set(name, value);
+    return request;
+  },
+});
+
 export type Schemas = components['schemas'];
 export type CableType = Schemas['CableTypeResponse'];
 export type Connector = Schemas['Connector'];
@@ -40,6 +66,9 @@ export type FoundKits = Schemas['KitSearchResponse'];
 export type FoundKit = Schemas['FoundKitResponse'];
 export type LengthSets = Schemas['LengthSetResponse'];
 export type CutPlan = Schemas['CutPlanResponse'];
+export type Session = Schemas['SessionResponse'];
+export type Person = Schemas['PersonResponse'];
+export type Role = Person['role'];
 export type BenchOutcome = NonNullable<BenchAnalysis['outcome']>;
 
 /** A problem as the server tells it. */
@@ -61,15 +90,27 @@ export class Refused extends Error {
   }
 }
 
-/** Nobody answered, or not the way this server does: it is away, or its database is. */
+/** Nobody answered, or not the way this server does: it is away, or its database is, or whoever asks is signed out. */
 export class Away extends Error {
-  readonly what: 'server' | 'database' | 'disk';
+  readonly what: AwayPart;
 
-  constructor(what: 'server' | 'database' | 'disk') {
-    super(what === 'disk' ? 'the disk is full' : `the ${what} does not answer`);
+  constructor(what: AwayPart) {
+    super(AWAY[what]);
     this.what = what;
   }
 }
+
+/** What is not there; it may be back in a moment. */
+export type AwayPart = 'server' | 'database' | 'disk' | 'session';
+
+const AWAY: Record<AwayPart, string> = {
+  server: 'the server does not answer',
+  database: 'the database does not answer',
+  disk: 'the disk is full',
+  session: 'you are signed out',
+};
+
+const NOT_SIGNED_IN = 401;
 
 export interface Result<T> {
   data?: T;
@@ -84,6 +125,10 @@ export async function answered<T>(call: Promise<Result<T>>): Promise<T> {
   });
   if (result.response.ok) return result.data as T;
   const problem = result.error as Problem | undefined;
+  if (result.response.status === NOT_SIGNED_IN) {
+    for (const listener of signedOut) listener();
+    throw new Away('session');
+  }
   if (result.response.status === 503)
     throw new Away(problem?.title === 'Disk full' ? 'disk' : 'database');
   if (!problem || typeof problem.detail !== 'string') throw new Away('server');

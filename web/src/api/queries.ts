@@ -10,7 +10,8 @@ const TOO_MANY = 429;
 /** Whether a failed question is worth asking again: when nobody answered, or the server was busy. */
 export function shouldRetry(failures: number, error: Error): boolean {
   const isBusy = error instanceof Refused && error.problem.status === TOO_MANY;
-  return (error instanceof Away && failures < 30) || (isBusy && failures < 10);
+  const isAway = error instanceof Away && error.what !== 'session';
+  return (isAway && failures < 30) || (isBusy && failures < 10);
 }
 
 export function useCableTypes() {

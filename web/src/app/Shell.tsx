@@ -1,7 +1,9 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { NavLink, useNavigate } from 'react-router';
+import { useSession } from './session';
 import { useFocusKept } from './useFocusKept';
 import { useShortcuts } from './useShortcuts';
+import { peopleWords } from '../words';
 
 // few ask for it, and dialogs are a good part of a page
 const ShortcutList = lazy(() => import('./ShortcutList'));
@@ -12,6 +14,7 @@ const SHEET =
 /** The head of every sheet. */
 export function Shell({ here, children }: { here?: string; children: React.ReactNode }) {
   const navigate = useNavigate();
+  const { session } = useSession();
   const [listing, setListing] = useState(false);
   useFocusKept();
   useShortcuts(
@@ -62,6 +65,11 @@ export function Shell({ here, children }: { here?: string; children: React.React
           <NavLink to="/settings" className={SHEET}>
             Settings
           </NavLink>
+          {session.open && (
+            <NavLink to="/people" className={`max-w-[14ch] max-[899px]:hidden ${SHEET}`}>
+              <span className="truncate">{session.operator?.name ?? 'People'}</span>
+            </NavLink>
+          )}
         </nav>
         <button
           type="button"
@@ -72,6 +80,11 @@ export function Shell({ here, children }: { here?: string; children: React.React
           ?
         </button>
       </header>
+      {session.role === 'GUEST' && (
+        <p className="border-b border-hairline px-4 py-1 text-fine text-soft print:hidden">
+          {peopleWords.guestLooks}
+        </p>
+      )}
       {children}
       {listing && (
         <Suspense>

@@ -25,6 +25,7 @@ export * from './guide';
 export * from './locker';
 export * from './money';
 export * from './paper';
+export * from './people';
 export * from './run';
 
 export const words = {
@@ -220,6 +221,7 @@ export function saveWords(state: { kind: string; what?: string }, ago: string): 
 
 /** Who does not do their part, and what happens about it. */
 export function awayText(what: string | undefined): string {
+  if (what === 'session') return 'you are signed out; sign in, it tries again';
   return what === 'disk'
     ? 'the disk is full; make room, it tries again'
     : `the ${what ?? 'server'} is away, trying again`;

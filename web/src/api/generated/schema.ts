@@ -828,6 +828,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a one-time link is good for */
+        post: operations["lookAtInvitation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invitations/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Use a one-time link: join, or come back in by another password */
+        post: operations["comeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Links that wait to be used */
+        get: operations["listLinks"];
+        put?: never;
+        /** A link by which one person joins */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/links/{link}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a link back that was not used yet */
+        delete: operations["takeLinkBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/loads": {
         parameters: {
             query?: never;
@@ -1123,6 +1192,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give oneself another name */
+        put: operations["renameMe"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give oneself another password, and sign out everywhere else */
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where one is signed in */
+        get: operations["listSessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sessions/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sign out somewhere else */
+        delete: operations["signOutThere"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/mixes": {
         parameters: {
             query?: never;
@@ -1134,6 +1271,74 @@ export interface paths {
         put?: never;
         /** The best mixes of cables, searched in a bounded number of steps */
         post: operations["mix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Those who belong to the workshop */
+        get: operations["listPeople"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let somebody go; what they made stays */
+        delete: operations["letGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/role": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What somebody may do from now on */
+        put: operations["setRole"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/way-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A link that lets somebody back in who has lost their password */
+        post: operations["letBackIn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1314,6 +1519,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who is at work; nobody until they sign in, where that is needed */
+        get: operations["getSession"];
+        put?: never;
+        /** Sign in by name and password; 429 after too many attempts */
+        post: operations["signIn"];
+        /** Sign out */
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/workshop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Go on in another workshop that one belongs to */
+        put: operations["goToWorkshop"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings": {
         parameters: {
             query?: never;
@@ -1478,6 +1719,40 @@ export interface paths {
         /** Everything the operator has, as one file */
         get: operations["exportWorkspace"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begin another workshop under an id made by the client, and keep it */
+        post: operations["beginWorkshop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/workshops/here": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give the workshop another name */
+        put: operations["renameWorkshop"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2117,6 +2392,11 @@ export interface components {
             /** @enum {string} */
             take: "MINE" | "THEIRS" | "BOTH";
         };
+        ComeInRequest: {
+            name?: string | null;
+            password?: string | null;
+            secret: string;
+        };
         ComparisonRequest: {
             /** Format: double */
             ambientC?: number;
@@ -2523,6 +2803,10 @@ export interface components {
             run: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
             spare: components["schemas"]["SpareResponse"] | null;
         };
+        GoToWorkshopRequest: {
+            /** Format: uuid */
+            workshopId: string;
+        };
         HighestResponse: {
             endOfSheet: boolean;
             /** Format: double */
@@ -2568,6 +2852,13 @@ export interface components {
             host: string;
             /** Format: int32 */
             port: number;
+        };
+        InvitationResponse: {
+            /** Format: date-time */
+            endsAt: string;
+            person: string | null;
+            role: components["schemas"]["Role"];
+            workshop: string;
         };
         Joint: Omit<components["schemas"]["RunElement"], "kind"> & {
             barrel?: boolean;
@@ -2775,6 +3066,18 @@ export interface components {
             /** Format: double */
             voltageMargin: number | null;
         };
+        LinkMadeResponse: {
+            url: string;
+        };
+        LinkResponse: {
+            /** Format: date-time */
+            endsAt: string;
+            /** Format: uuid */
+            id: string;
+            madeBy: string | null;
+            person: string | null;
+            role: components["schemas"]["Role"];
+        };
         LoadFileRequest: {
             fileName: string;
             frequenciesMHz: number[];
@@ -2895,6 +3198,14 @@ export interface components {
             until?: string;
             wet?: boolean;
         };
+        NameRequest: {
+            name: string;
+        };
+        NamedResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
         NearResponse: {
             /** Format: double */
             distanceM: number | null;
@@ -2963,6 +3274,16 @@ export interface components {
             /** Format: double */
             soldInM?: number | null;
         };
+        OwnSessionResponse: {
+            address: string;
+            handheld: boolean;
+            here: boolean;
+            id: string;
+            /** Format: date-time */
+            lastUsed: string;
+            /** Format: date-time */
+            since: string;
+        };
         PackedAdapterResponse: {
             /** Format: int32 */
             count: number;
@@ -2996,6 +3317,18 @@ export interface components {
             offered: ("MINE" | "THEIRS" | "BOTH")[];
             /** @enum {string} */
             state: "NEW" | "SAME" | "CLASH";
+        };
+        PasswordRequest: {
+            old: string;
+            password: string;
+        };
+        PersonResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            role: components["schemas"]["Role"];
+            /** Format: date-time */
+            since: string;
         };
         PieceChangeRequest: {
             /** Format: uuid */
@@ -3472,6 +3805,11 @@ export interface components {
             label: string;
             truth: string;
         };
+        /** @enum {string} */
+        Role: "GUEST" | "MEMBER" | "KEEPER";
+        RoleRequest: {
+            role: components["schemas"]["Role"];
+        };
         RowResponse: {
             assignment: components["schemas"]["AssignmentResponse"][];
             cells: components["schemas"]["CellResponse"][];
@@ -3530,6 +3868,9 @@ export interface components {
             row: components["schemas"]["RowResponse"];
             toBuy: components["schemas"]["ToBuyResponse"][];
         };
+        SecretRequest: {
+            secret: string;
+        };
         SectionCutResponse: {
             /** Format: double */
             cutM: number;
@@ -3539,6 +3880,18 @@ export interface components {
             name: string;
             /** Format: double */
             runM: number;
+        };
+        SessionRequest: {
+            name: string;
+            password: string;
+        };
+        SessionResponse: {
+            csrf: string | null;
+            open: boolean;
+            operator: components["schemas"]["NamedResponse"] | null;
+            role: components["schemas"]["Role"] | null;
+            workshop: components["schemas"]["NamedResponse"] | null;
+            workshops: components["schemas"]["NamedResponse"][];
         };
         SetResponse: {
             lengthsM: number[];
@@ -4052,6 +4405,11 @@ export interface components {
             /** Format: double */
             totalLossDb: number;
             wet: boolean;
+        };
+        WorkshopRequest: {
+            /** Format: uuid */
+            id: string;
+            name: string;
         };
     };
     responses: never;
@@ -5367,6 +5725,116 @@ export interface operations {
             };
         };
     };
+    lookAtInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecretRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationResponse"];
+                };
+            };
+        };
+    };
+    comeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComeInRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    listLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkResponse"][];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkMadeResponse"];
+                };
+            };
+        };
+    };
+    takeLinkBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                link: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readLoads: {
         parameters: {
             query?: never;
@@ -5906,6 +6374,90 @@ export interface operations {
             };
         };
     };
+    renameMe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    listSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSessionResponse"][];
+                };
+            };
+        };
+    };
+    signOutThere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     mix: {
         parameters: {
             query?: never;
@@ -5926,6 +6478,94 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MixesResponse"];
+                };
+            };
+        };
+    };
+    listPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonResponse"][];
+                };
+            };
+        };
+    };
+    letGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    setRole: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonResponse"][];
+                };
+            };
+        };
+    };
+    letBackIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkMadeResponse"];
                 };
             };
         };
@@ -6257,6 +6897,90 @@ export interface operations {
             };
         };
     };
+    getSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionResponse"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SessionRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    goToWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoToWorkshopRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionResponse"];
+                };
+            };
+        };
+    };
     getSettings: {
         parameters: {
             query?: never;
@@ -6501,6 +7225,50 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["TransferFile"];
                 };
+            };
+        };
+    };
+    beginWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkshopRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    renameWorkshop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api';
-import { answered, api } from '../../api';
+import { answered, api, sessionHeaders } from '../../api';
 
 export type Address = Schemas['InstrumentRequest'];
 export type Identity = Schemas['IdentityResponse'];
@@ -57,7 +57,7 @@ export function releaseOnTheWayOut(at: Address): void {
   fetch('/api/instruments/release', {
     method: 'POST',
     keepalive: true,
-    headers: { 'Content-Type': 'application/json' },
+    headers: { ...sessionHeaders(), 'Content-Type': 'application/json' },
     body: JSON.stringify(at),
   }).catch(() => undefined);
 }

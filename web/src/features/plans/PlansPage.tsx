@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanSummary } from '../../api';
 import { answered, api, usePlanList, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
+import { useSession } from '../../app/session';
 import { Shell } from '../../app/Shell';
 import { useShortcuts } from '../../app/useShortcuts';
 import { LongListOf, Select, useTyped } from '../../ui';
@@ -26,6 +27,7 @@ type Order = (typeof ORDERS)[number]['value'];
 export function PlansPage() {
   const actions = usePlanActions();
   const { settings } = usePreferences();
+  const { may } = useSession();
   const [search, setSearch] = useState('');
   const [order, setOrder] = useState<Order>('SITE');
   const [deleted, setDeleted] = useState<PlanSummary | null>(null);
@@ -72,14 +74,16 @@ export function PlansPage() {
             <a className="quiet" href="/api/transfers/workspace" download>
               Save everything to a file
             </a>
-            <button
-              type="button"
-              className="action ml-auto"
-              aria-expanded={isAsking}
-              onClick={() => setAsking(!isAsking)}
-            >
-              New plan
-            </button>
+            {may('MEMBER') && (
+              <button
+                type="button"
+                className="action ml-auto"
+                aria-expanded={isAsking}
+                onClick={() => setAsking(!isAsking)}
+              >
+                New plan
+              </button>
+            )}
           </div>
           {isReading && <FilePanel onClose={() => setReading(false)} />}
           {isAsking && <Uses isBusy={actions.create.isPending} onUse={create} />}
@@ -215,11 +219,13 @@ function Below({
   hasDemo: boolean;
 }) {
   const { change } = usePreferences();
+  const { may } = useSession();
   const [sure, setSure] = useState(false);
   const [open, setOpen] = useState(false);
   const bin = useQuery({
     queryKey: ['bin'],
     queryFn: () => answered(api.GET('/api/plans/bin')),
+    enabled: may('KEEPER'),
   });
   const away = bin.data ?? [];
   return (
@@ -230,8 +236,8 @@ function Below({
           <button type="button" className="quiet" onClick={() => change({ demoHidden: true })}>
             Hide them
           </button>{' '}
-          (the settings bring them back), or{' '}
-          {sure ? (
+          (the settings bring them back){may('KEEPER') && ', or '}
+          {!may('KEEPER') ? null : sure ? (
             <button
               type="button"
               className="quiet font-semibold"

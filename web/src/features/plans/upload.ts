@@ -1,3 +1,5 @@
+import { sessionHeaders } from '../../api';
+
 /** As the server takes it. */
 const PART_BYTES = 1 << 20;
 
@@ -16,7 +18,7 @@ export async function upload(
   for (let i = 0; i < parts; i++) {
     const answer = await fetch(`/api/transfers/uploads/${id}/parts/${i}`, {
       method: 'PUT',
-      headers: { 'Content-Type': 'application/octet-stream' },
+      headers: { ...sessionHeaders(), 'Content-Type': 'application/octet-stream' },
       body: file.slice(i * PART_BYTES, (i + 1) * PART_BYTES),
       signal,
     });

@@ -1,12 +1,14 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { Shell } from '../../app/Shell';
 import { usePreferences } from '../../app/preferences';
+import { useSession } from '../../app/session';
 import type { Settings, SettingsChange } from '../../app/preferences';
 import { UndoButtons } from '../../app/UndoButtons';
 import { QuantityField, TextField, useUndo } from '../../ui';
 import { plain, powerText } from '../../units';
-import { sentences, words } from '../../words';
+import { peopleWords, sentences, words } from '../../words';
 import { Labelled } from './Labelled';
 import { Upkeep } from './Upkeep';
 import { useSample } from './useSample';
@@ -19,6 +21,7 @@ function withoutVersion(settings: Settings): SettingsChange {
 /** How the operator likes to work. Everything takes effect at once and is kept in the database. */
 export function SettingsPage() {
   const { settings, change: store } = usePreferences();
+  const { session } = useSession();
   const sample = useSample();
   const steps = useUndo(settings, (all) => store(withoutVersion(all)));
   const change = (wanted: SettingsChange) => steps.change({ ...settings, ...wanted });
@@ -30,6 +33,11 @@ export function SettingsPage() {
             <h1 className="text-title font-bold">Settings</h1>
             <UndoButtons steps={steps} />
           </span>
+          {session.open && (
+            <p className="min-[900px]:hidden">
+              You work as {session.operator?.name}: <Link to="/people">people, and yourself</Link>.
+            </p>
+          )}
           <Group title="How figures are read" sample={sample?.reading}>
             <Setting
               label="Powers are read in"
@@ -65,8 +73,10 @@ export function SettingsPage() {
             />
           </Group>
           <Group title="Money" sample={sample?.money}>
-            <Currency value={settings.currency} onChange={change} />
-            <Worth settings={settings} onChange={change} />
+            <OfWorkshop>
+              <Currency value={settings.currency} onChange={change} />
+              <Worth settings={settings} onChange={change} />
+            </OfWorkshop>
           </Group>
           <Group title="How a cable is judged" sample={sample?.judged}>
             <Setting
@@ -83,41 +93,47 @@ export function SettingsPage() {
               ]}
               onChange={change}
             />
-            <Tolerances value={settings.tolerances} onChange={change} />
+            <OfWorkshop>
+              <Tolerances value={settings.tolerances} onChange={change} />
+            </OfWorkshop>
             <Joints value={settings.flatJointLossDb} onChange={change} />
           </Group>
           <Group title="My radio and my place" sample={null}>
-            <Setting
-              label="Bands offered are those of"
-              name="region"
-              value={settings.region}
-              options={[
-                [1, 'region 1: Europe, Africa'],
-                [2, 'region 2: the Americas'],
-                [3, 'region 3: Asia, Oceania'],
-              ]}
-              onChange={change}
-            />
             <Licence value={settings.licencePowerW} onChange={change} />
-            <Labelled label="Instruments may be reached on">
-              <span className="flex flex-col gap-1">
-                <span className="flex items-baseline gap-2">
-                  this machine, and
-                  <TextField
-                    label="hosts of instruments"
-                    placeholder="no other host"
-                    mayBeEmpty
-                    className="w-[26ch]"
-                    value={settings.instrumentHosts ?? ''}
-                    onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
-                  />
+            <OfWorkshop>
+              <Setting
+                label="Bands offered are those of"
+                name="region"
+                value={settings.region}
+                options={[
+                  [1, 'region 1: Europe, Africa'],
+                  [2, 'region 2: the Americas'],
+                  [3, 'region 3: Asia, Oceania'],
+                ]}
+                onChange={change}
+              />
+              <Labelled label="Instruments may be reached on">
+                <span className="flex flex-col gap-1">
+                  <span className="flex items-baseline gap-2">
+                    this machine, and
+                    <TextField
+                      label="hosts of instruments"
+                      placeholder="no other host"
+                      mayBeEmpty
+                      className="w-[26ch]"
+                      value={settings.instrumentHosts ?? ''}
+                      onCommit={(text) => change({ instrumentHosts: text.trim() || null })}
+                    />
+                  </span>
+                  <span className="text-fine text-soft">{sentences.instrumentHosts}</span>
                 </span>
-                <span className="text-fine text-soft">{sentences.instrumentHosts}</span>
-              </span>
-            </Labelled>
+              </Labelled>
+            </OfWorkshop>
           </Group>
           <Group title="My pieces" sample={null}>
-            <Upkeep value={settings.upkeep} onChange={change} />
+            <OfWorkshop>
+              <Upkeep value={settings.upkeep} onChange={change} />
+            </OfWorkshop>
           </Group>
           <Group title="The sheet itself" sample={null}>
             <Setting
@@ -176,6 +192,20 @@ function Group({
       </h2>
       {children}
     </section>
+  );
+}
+
+/** What holds for all of the workshop, and is for its keepers to change. */
+function OfWorkshop({ children }: { children: React.ReactNode }) {
+  const { may } = useSession();
+  if (may('KEEPER')) return children;
+  return (
+    <fieldset disabled className="flex flex-col gap-4">
+      <legend className="pb-2 text-fine text-soft">{peopleWords.factsAreKept}</legend>
+      <div inert className="flex flex-col gap-4">
+        {children}
+      </div>
+    </fieldset>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Problem, StoredPlan } from '../../../api';
+import type { AwayPart, Problem, StoredPlan } from '../../../api';
 import { Away, Refused } from '../../../api';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
@@ -8,7 +8,7 @@ export type SaveState =
   | { kind: 'saved'; at: number }
   | { kind: 'unsaved' }
   | { kind: 'saving' }
-  | { kind: 'away'; what: 'server' | 'database' | 'disk' }
+  | { kind: 'away'; what: AwayPart }
   | { kind: 'changedElsewhere'; current: StoredPlan }
   | { kind: 'refused'; problem: Problem };
 

@@ -2,6 +2,7 @@ package org.eskiz.server;
 
 import org.eskiz.server.catalogue.BuiltInLoader;
 import org.eskiz.server.operator.Demo;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -13,19 +14,24 @@ class FirstData implements ApplicationRunner {
 
     private final BuiltInLoader catalogue;
     private final Demo demo;
+    private final WorkshopService workshops;
     private final boolean demoWanted;
 
-    FirstData(BuiltInLoader catalogue, Demo demo, @Value("${eskiz.demo}") boolean demoWanted) {
+    FirstData(
+            BuiltInLoader catalogue, Demo demo, WorkshopService workshops, @Value("${eskiz.demo}") boolean demoWanted) {
         this.catalogue = catalogue;
         this.demo = demo;
+        this.workshops = workshops;
         this.demoWanted = demoWanted;
     }
 
     @Override
     public void run(ApplicationArguments args) {
-        catalogue.load();
-        if (demoWanted) {
-            demo.loadOnce();
-        }
+        workshops.alone(() -> {
+            catalogue.load();
+            if (demoWanted) {
+                demo.loadOnce();
+            }
+        });
     }
 }

@@ -42,6 +42,11 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
         return type == Api.class ? running.api() : running.context().getBean(type);
     }
 
+    /** The database of the tests of this JVM. */
+    public static String databaseUrl(ExtensionContext context) {
+        return running(context).cluster().url();
+    }
+
     /** When the tests take place, whatever year the machine is in: after everything that happens in them. */
     private static final Duration AWAY = Duration.between(Instant.now(), Instant.parse("2026-11-20T10:00:00Z"));
 

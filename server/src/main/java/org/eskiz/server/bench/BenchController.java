@@ -18,6 +18,8 @@ import java.util.stream.Stream;
 import org.eskiz.core.bench.SheetDeviation;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
+import org.eskiz.server.operator.OpenTo;
+import org.eskiz.server.operator.Role;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.KeysetOrder;
@@ -103,6 +105,7 @@ class BenchController {
     }
 
     @PostMapping(path = "/test-exports", consumes = MediaType.APPLICATION_JSON_VALUE, produces = "text/csv")
+    @OpenTo(Role.GUEST)
     @Operation(operationId = "exportSomeTests", summary = "Some tests of the log as CSV, however many")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(type = "string")))
     void csv(@RequestBody TestExportRequest request, @Parameter(hidden = true) HttpServletResponse response)
@@ -184,6 +187,7 @@ class BenchController {
     }
 
     @PostMapping(path = "/loss-tables", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @OpenTo(Role.GUEST)
     @Operation(operationId = "readLosses", summary = "Frequencies and losses out of a table in any usual form")
     LossTableResponse losses(@RequestBody LossTableRequest request) {
         ValidationErrors.in(request).throwIfAny();

@@ -17,7 +17,7 @@ class BenchFileEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     String fileName;
 
     @JdbcTypeCode(SqlTypes.CHAR)
@@ -29,10 +29,10 @@ class BenchFileEntity {
 
     protected BenchFileEntity() {}
 
-    static BenchFileEntity of(UUID id, UUID operatorId, BenchFileRequest request, String digest, Instant now) {
+    static BenchFileEntity of(UUID id, UUID workshopId, BenchFileRequest request, String digest, Instant now) {
         BenchFileEntity file = new BenchFileEntity();
         file.id = id;
-        file.operatorId = operatorId;
+        file.workshopId = workshopId;
         file.fileName = request.fileName();
         file.digest = digest;
         file.content = request.text();

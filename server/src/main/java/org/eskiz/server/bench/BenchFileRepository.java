@@ -6,7 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface BenchFileRepository extends JpaRepository<BenchFileEntity, UUID> {
 
-    Optional<BenchFileEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
+    Optional<BenchFileEntity> findByIdAndWorkshopId(UUID id, UUID workshopId);
 
-    Optional<BenchFileEntity> findByOperatorIdAndDigest(UUID operatorId, String digest);
+    Optional<BenchFileEntity> findByWorkshopIdAndDigest(UUID workshopId, String digest);
 }

@@ -32,13 +32,13 @@ record BenchLogQuery(
             Sort.by(Sort.Direction.DESC, "listedOn", "storedAt", "id"),
             Map.of("listedOn", KeysetOrder::day, "storedAt", KeysetOrder::instant, "id", UUID::fromString));
 
-    Specification<BenchTestEntity> of(UUID operator) {
-        return (test, query, is) -> is.and(predicates(operator, test, is).toArray(Predicate[]::new));
+    Specification<BenchTestEntity> of(UUID workshop) {
+        return (test, query, is) -> is.and(predicates(workshop, test, is).toArray(Predicate[]::new));
     }
 
-    private List<Predicate> predicates(UUID operator, Root<BenchTestEntity> test, CriteriaBuilder is) {
+    private List<Predicate> predicates(UUID workshop, Root<BenchTestEntity> test, CriteriaBuilder is) {
         List<Predicate> all = new ArrayList<>();
-        all.add(is.equal(test.get("operatorId"), operator));
+        all.add(is.equal(test.get("workshopId"), workshop));
         all.add(is.isNull(test.get("removedAt")));
         // one that was just begun has no revision yet
         all.add(is.isNotNull(test.get("newestNumber")));

@@ -18,8 +18,8 @@ import org.eskiz.server.bench.BenchTestResponse.BenchTestSummary;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.catalogue.OwnCableService;
-import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
@@ -42,7 +42,7 @@ class BenchService {
     private final CatalogueService catalogues;
     private final OwnCableService ownCables;
     private final SettingsService settings;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final EntityManager database;
     private final IdempotentStore store;
     private final JsonMapper json;
@@ -56,7 +56,7 @@ class BenchService {
             CatalogueService catalogues,
             OwnCableService ownCables,
             SettingsService settings,
-            OperatorService operators,
+            WorkshopService workshops,
             EntityManager database,
             IdempotentStore store,
             JsonMapper json,
@@ -68,7 +68,7 @@ class BenchService {
         this.catalogues = catalogues;
         this.ownCables = ownCables;
         this.settings = settings;
-        this.operators = operators;
+        this.workshops = workshops;
         this.database = database;
         this.store = store;
         this.json = json;
@@ -85,13 +85,13 @@ class BenchService {
     /** A part of the log: tests at their newest revision, the last day first. */
     ListPage<BenchTestSummary> log(BenchLogQuery query, KeysetOrder.Part part) {
         return BenchLogQuery.LAST_DAY_FIRST
-                .page(tests, query.of(operators.current()), part)
+                .page(tests, query.of(workshops.current()), part)
                 .map(this::summaries);
     }
 
     /** How many tests fit. */
     long count(BenchLogQuery query) {
-        return tests.count(query.of(operators.current()));
+        return tests.count(query.of(workshops.current()));
     }
 
     /** Id of a type that tests may have been made into; null for none. */
@@ -112,7 +112,7 @@ class BenchService {
     private List<BenchTestSummary> summaries(List<BenchTestEntity> found) {
         Map<UUID, String> keys = catalogues.keys();
         Map<UUID, BenchTestRevisionEntity> newest =
-                revisions.newestAmong(found.stream().map(t -> t.id).toList(), operators.current()).stream()
+                revisions.newestAmong(found.stream().map(t -> t.id).toList(), workshops.current()).stream()
                         .collect(Collectors.toMap(r -> r.key.testId(), r -> r));
         return found.stream().map(t -> summary(newest.get(t.id), t, keys)).toList();
     }
@@ -149,7 +149,7 @@ class BenchService {
     }
 
     private Optional<BenchTestRevisionEntity> stored(BenchTestRequest request) {
-        if (tests.findById(request.id()).isEmpty()) {
+        if (tests.findByIdAndWorkshopId(request.id(), workshops.current()).isEmpty()) {
             return Optional.empty();
         }
         existing(request.id());
@@ -161,7 +161,7 @@ class BenchService {
     }
 
     private BenchTestRevisionEntity create(BenchTestRequest request, WorkedOut worked, boolean demo) {
-        database.persist(BenchTestEntity.create(request.id(), operators.current(), demo, worked.at()));
+        database.persist(BenchTestEntity.create(request.id(), workshops.current(), demo, worked.at()));
         database.flush();
         return store(request.id(), 1, request, worked);
     }
@@ -231,7 +231,7 @@ class BenchService {
     @Transactional
     void removeDemo() {
         Instant now = Instant.now(clock);
-        tests.findByOperatorIdAndRemovedAtIsNullAndDemoTrue(operators.current()).forEach(t -> t.removedAt = now);
+        tests.findByWorkshopIdAndRemovedAtIsNullAndDemoTrue(workshops.current()).forEach(t -> t.removedAt = now);
     }
 
     private BenchTestRevisionEntity store(UUID id, int number, BenchTestRequest request, WorkedOut worked) {
@@ -317,7 +317,7 @@ class BenchService {
     }
 
     private BenchTestEntity existing(UUID id) {
-        return tests.findByIdAndOperatorIdAndRemovedAtIsNull(id, operators.current())
+        return tests.findByIdAndWorkshopIdAndRemovedAtIsNull(id, workshops.current())
                 .orElseThrow(() -> new NotFoundException("bench test", id));
     }
 

@@ -29,7 +29,7 @@ class BenchTestEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     boolean demo;
     Instant createdAt;
 
@@ -58,10 +58,10 @@ class BenchTestEntity {
 
     protected BenchTestEntity() {}
 
-    static BenchTestEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {
+    static BenchTestEntity create(UUID id, UUID workshopId, boolean demo, Instant now) {
         BenchTestEntity test = new BenchTestEntity();
         test.id = id;
-        test.operatorId = operatorId;
+        test.workshopId = workshopId;
         test.demo = demo;
         test.createdAt = now;
         return test;

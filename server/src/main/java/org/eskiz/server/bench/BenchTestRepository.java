@@ -14,14 +14,16 @@ interface BenchTestRepository extends Repository<BenchTestEntity, UUID>, JpaSpec
 
     Optional<BenchTestEntity> findById(UUID id);
 
-    Optional<BenchTestEntity> findByIdAndOperatorIdAndRemovedAtIsNull(UUID id, UUID operatorId);
+    Optional<BenchTestEntity> findByIdAndWorkshopId(UUID id, UUID workshopId);
+
+    Optional<BenchTestEntity> findByIdAndWorkshopIdAndRemovedAtIsNull(UUID id, UUID workshopId);
 
     List<BenchTestEntity> findByIdIn(Collection<UUID> ids);
 
     @Query("""
             select t.id from BenchTestEntity t
-            where t.operatorId = :operator and t.removedAt is null order by t.createdAt, t.id""")
-    List<UUID> ids(UUID operator);
+            where t.workshopId = :workshop and t.removedAt is null order by t.createdAt, t.id""")
+    List<UUID> ids(UUID workshop);
 
-    List<BenchTestEntity> findByOperatorIdAndRemovedAtIsNullAndDemoTrue(UUID operatorId);
+    List<BenchTestEntity> findByWorkshopIdAndRemovedAtIsNullAndDemoTrue(UUID workshopId);
 }

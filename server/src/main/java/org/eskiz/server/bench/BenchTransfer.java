@@ -11,7 +11,7 @@ import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -27,7 +27,7 @@ public class BenchTransfer {
     private final SweepFileService files;
     private final BenchFileRepository stored;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final JsonMapper json;
 
     BenchTransfer(
@@ -37,7 +37,7 @@ public class BenchTransfer {
             SweepFileService files,
             BenchFileRepository stored,
             CatalogueService catalogues,
-            OperatorService operators,
+            WorkshopService workshops,
             JsonMapper json) {
         this.bench = bench;
         this.tests = tests;
@@ -46,27 +46,27 @@ public class BenchTransfer {
         this.files = files;
         this.stored = stored;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
         this.json = json;
     }
 
     /** Ids of every test that is there, the earliest first. */
     @Transactional(readOnly = true)
     public List<UUID> ids() {
-        return tests.ids(operators.current());
+        return tests.ids(workshops.current());
     }
 
     /** Some tests. */
     @Transactional(readOnly = true)
     public List<TestInFile> some(Collection<UUID> ids) {
-        return inFile(revisions.newestAmong(ids, operators.current()), t -> true);
+        return inFile(revisions.newestAmong(ids, workshops.current()), t -> true);
     }
 
     /** Tests of some pieces, of the run of a plan, and those that some types were made of. */
     @Transactional(readOnly = true)
     public List<TestInFile> of(Set<UUID> pieces, UUID plan, Set<String> madeTypes) {
         return inFile(
-                revisions.newest(operators.current()),
+                revisions.newest(workshops.current()),
                 t -> (t.noted().pieceId() != null && pieces.contains(t.noted().pieceId()))
                         || plan.equals(t.noted().planId())
                         || t.madeTypes().stream().anyMatch(madeTypes::contains));
@@ -98,7 +98,7 @@ public class BenchTransfer {
     /** A test of this id; empty where there is none. */
     @Transactional(readOnly = true)
     public Optional<TestInFile> stored(UUID id) {
-        return tests.findByIdAndOperatorIdAndRemovedAtIsNull(id, operators.current())
+        return tests.findByIdAndWorkshopIdAndRemovedAtIsNull(id, workshops.current())
                 .map(t -> inFile(revisions.history(t.id).get(0), t, catalogues.keys()));
     }
 
@@ -111,7 +111,7 @@ public class BenchTransfer {
     @Transactional(readOnly = true)
     public SweepInFile sweep(UUID id) {
         BenchFileEntity file =
-                stored.findByIdAndOperatorId(id, operators.current()).orElseThrow();
+                stored.findByIdAndWorkshopId(id, workshops.current()).orElseThrow();
         return new SweepInFile(file.id, file.fileName, file.content);
     }
 

@@ -32,8 +32,8 @@ public class PieceTests {
 
     /** Of some pieces, those that have any. */
     @Transactional(readOnly = true)
-    public Map<UUID, List<PieceTest>> of(Collection<UUID> pieces, UUID operator, Catalogue connectors) {
-        return revisions.newestOf(pieces, operator).stream()
+    public Map<UUID, List<PieceTest>> of(Collection<UUID> pieces, UUID workshop, Catalogue connectors) {
+        return revisions.newestOf(pieces, workshop).stream()
                 .flatMap(row -> read((UUID) row[0], (UUID) row[1], (String) row[2], connectors).stream())
                 .sorted(Comparator.comparing(PieceTest::on))
                 .collect(Collectors.groupingBy(PieceTest::pieceId));

@@ -15,7 +15,7 @@ import java.util.stream.Stream;
 import org.eskiz.core.bench.Sweep;
 import org.eskiz.core.bench.Touchstone;
 import org.eskiz.core.bench.TouchstoneException;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
@@ -28,13 +28,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class SweepFileService {
 
     private final BenchFileRepository files;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
     private final Clock clock;
 
-    SweepFileService(BenchFileRepository files, OperatorService operators, IdempotentStore store, Clock clock) {
+    SweepFileService(BenchFileRepository files, WorkshopService workshops, IdempotentStore store, Clock clock) {
         this.files = files;
-        this.operators = operators;
+        this.workshops = workshops;
         this.store = store;
         this.clock = clock;
     }
@@ -67,12 +67,12 @@ public class SweepFileService {
         Touchstone.Reading sweep = reading(text);
         String digest = digest(text);
         return store.createOrRepeat(
-                () -> files.findByOperatorIdAndDigest(operators.current(), digest)
+                () -> files.findByWorkshopIdAndDigest(workshops.current(), digest)
                         .map(f -> response(f, sweep)),
                 () -> response(
                         files.saveAndFlush(BenchFileEntity.of(
                                 files.existsById(id) ? UUID.randomUUID() : id,
-                                operators.current(),
+                                workshops.current(),
                                 new BenchFileRequest(request.fileName(), text),
                                 digest,
                                 Instant.now(clock))),
@@ -103,14 +103,14 @@ public class SweepFileService {
                         "terminatedFileId",
                                 Stream.ofNullable(test.terminatedFileId()).toList())
                 .forEach((field, ids) -> ids.stream()
-                        .filter(id -> files.findByIdAndOperatorId(id, operators.current())
+                        .filter(id -> files.findByIdAndWorkshopId(id, workshops.current())
                                 .isEmpty())
                         .forEach(id -> errors.add(field, "there is no sweep " + id)));
     }
 
     @Transactional(readOnly = true)
     Sweep sweep(UUID id) {
-        return files.findByIdAndOperatorId(id, operators.current())
+        return files.findByIdAndWorkshopId(id, workshops.current())
                 .map(f -> Touchstone.read(f.content))
                 .orElseThrow(() -> new InvalidRequestException("fileId", "there is no sweep " + id));
     }
@@ -135,7 +135,7 @@ public class SweepFileService {
     }
 
     private BenchFileEntity existing(UUID id) {
-        return files.findByIdAndOperatorId(id, operators.current())
+        return files.findByIdAndWorkshopId(id, workshops.current())
                 .orElseThrow(() -> new NotFoundException("sweep", id));
     }
 

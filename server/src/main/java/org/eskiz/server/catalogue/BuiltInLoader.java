@@ -72,7 +72,7 @@ public class BuiltInLoader {
 
     private void loadType(String key, CableTypeRevisionEntity read, int position) {
         Instant now = Instant.now(clock);
-        CableTypeEntity type = types.findByKeyAndOperatorIdIsNull(key)
+        CableTypeEntity type = types.findByKeyAndWorkshopIdIsNull(key)
                 .orElseGet(() -> types.save(CableTypeEntity.builtIn(key, position, now)));
         Optional<CableTypeRevisionEntity> newest = revisions.findFirstByTypeOrderByNumberDesc(type);
         if (newest.isEmpty() || !facts(newest.get()).equals(facts(read))) {
@@ -83,7 +83,7 @@ public class BuiltInLoader {
 
     private void loadConnector(ConnectorEntity read) {
         connectors
-                .findByKey(read.key)
+                .findByKeyAndWorkshopIdIsNull(read.key)
                 .ifPresentOrElse(stored -> stored.sayInstead(read, Instant.now(clock)), () -> connectors.save(read));
     }
 }

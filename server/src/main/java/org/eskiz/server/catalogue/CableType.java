@@ -33,11 +33,11 @@ public record CableType(
         double worstRelativeResidual) {
 
     /** At the operator's own price where there is one; a sample in the operator's currency. */
-    CableType pricedFor(Settings operator) {
+    CableType pricedFor(Settings workshop) {
         Price price = facts.price() == null ? Price.UNKNOWN : facts.price();
-        Price shown = operator.ownPrice(Settings.PricedKind.CABLE, key)
+        Price shown = workshop.ownPrice(Settings.PricedKind.CABLE, key)
                 .map(price::replacedBy)
-                .orElseGet(() -> price.shownIn(operator.currency()));
+                .orElseGet(() -> price.shownIn(workshop.currency()));
         return shown.equals(price)
                 ? this
                 : new CableType(

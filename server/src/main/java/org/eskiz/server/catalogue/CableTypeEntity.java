@@ -13,7 +13,7 @@ class CableTypeEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     String key;
     int position;
     Instant createdAt;
@@ -22,9 +22,9 @@ class CableTypeEntity {
     protected CableTypeEntity() {}
 
     /** A type of an operator's own; they stand behind the built-in ones, in the order in which they came. */
-    static CableTypeEntity own(UUID operatorId, String key, int position, Instant now) {
+    static CableTypeEntity own(UUID workshopId, String key, int position, Instant now) {
         CableTypeEntity type = builtIn(key, position, now);
-        type.operatorId = operatorId;
+        type.workshopId = workshopId;
         return type;
     }
 

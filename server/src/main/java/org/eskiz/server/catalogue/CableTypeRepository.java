@@ -11,31 +11,31 @@ import org.springframework.data.jpa.repository.Query;
 
 interface CableTypeRepository extends JpaRepository<CableTypeEntity, UUID> {
 
-    Optional<CableTypeEntity> findByKeyAndOperatorIdIsNull(String key);
+    Optional<CableTypeEntity> findByKeyAndWorkshopIdIsNull(String key);
 
-    Optional<CableTypeEntity> findByKeyAndOperatorId(String key, UUID operator);
+    Optional<CableTypeEntity> findByKeyAndWorkshopId(String key, UUID workshop);
 
     @Query("""
             select t.key from CableTypeEntity t
-            where t.retiredAt is not null and (t.operatorId is null or t.operatorId = :operator)""")
-    Set<String> retiredKeys(UUID operator);
+            where t.retiredAt is not null and (t.workshopId is null or t.workshopId = :workshop)""")
+    Set<String> retiredKeys(UUID workshop);
 
     @Query(value = """
             select t.key from favourite_cable f join cable_type t on t.id = f.cable_type_id
-            where f.operator_id = :operator""", nativeQuery = true)
-    Set<String> favouriteKeys(UUID operator);
+            where f.workshop_id = :workshop""", nativeQuery = true)
+    Set<String> favouriteKeys(UUID workshop);
 
     @Modifying
     @Query(value = """
-            insert into favourite_cable (operator_id, cable_type_id) values (:operator, :type)
+            insert into favourite_cable (workshop_id, cable_type_id) values (:workshop, :type)
             on conflict do nothing""", nativeQuery = true)
-    void addFavourite(UUID operator, UUID type);
+    void addFavourite(UUID workshop, UUID type);
 
     @Modifying
     @Query(
-            value = "delete from favourite_cable where operator_id = :operator and cable_type_id = :type",
+            value = "delete from favourite_cable where workshop_id = :workshop and cable_type_id = :type",
             nativeQuery = true)
-    void removeFavourite(UUID operator, UUID type);
+    void removeFavourite(UUID workshop, UUID type);
 
     /** What tells the catalogue of this moment from that of another: all that it says of types, connectors and prices. */
     @Query(nativeQuery = true, value = """
@@ -45,19 +45,19 @@ interface CableTypeRepository extends JpaRepository<CableTypeEntity, UUID> {
                 (select md5(string_agg(t.id || cast(t.retired_at as text), ',' order by t.id))
                     from cable_type t where t.retired_at is not null),
                 (select 'likes' || md5(string_agg(cast(f.cable_type_id as text), ',' order by f.cable_type_id))
-                    from favourite_cable f where f.operator_id = :operator),
-                (select md5(cast(s.document as text)) from operator_settings s where s.operator_id = :operator))""")
-    String stamp(UUID operator);
+                    from favourite_cable f where f.workshop_id = :workshop),
+                (select md5(cast(s.document as text)) from workshop_settings s where s.workshop_id = :workshop))""")
+    String stamp(UUID workshop);
 
     @Query("select coalesce(max(t.position), 0) from CableTypeEntity t")
     int lastPosition();
 
-    @Query("select t from CableTypeEntity t where t.operatorId is null or t.operatorId = :operator")
-    List<CableTypeEntity> ofOperator(UUID operator);
+    @Query("select t from CableTypeEntity t where t.workshopId is null or t.workshopId = :workshop")
+    List<CableTypeEntity> ofWorkshop(UUID workshop);
 
     /** Built-in types and the operator's own. */
     @Query("""
             select t.id from CableTypeEntity t
-            where t.key in :keys and (t.operatorId is null or t.operatorId = :operator)""")
-    List<UUID> idsOf(Collection<String> keys, UUID operator);
+            where t.key in :keys and (t.workshopId is null or t.workshopId = :workshop)""")
+    List<UUID> idsOf(Collection<String> keys, UUID workshop);
 }

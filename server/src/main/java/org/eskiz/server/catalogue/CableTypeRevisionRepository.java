@@ -14,10 +14,10 @@ interface CableTypeRevisionRepository extends Repository<CableTypeRevisionEntity
     /** Ids of the newest revisions, in the order of the catalogue. */
     @Query("""
             select r.id from CableTypeRevisionEntity r join r.type t
-            where (t.operatorId is null or t.operatorId = :operator)
+            where (t.workshopId is null or t.workshopId = :workshop)
               and r.number = (select max(n.number) from CableTypeRevisionEntity n where n.type = t)
             order by t.position, t.key""")
-    List<UUID> newestIds(UUID operator);
+    List<UUID> newestIds(UUID workshop);
 
     @Query("""
             select distinct r from CableTypeRevisionEntity r join fetch r.type join fetch r.points
@@ -26,9 +26,9 @@ interface CableTypeRevisionRepository extends Repository<CableTypeRevisionEntity
 
     @Query("""
             select distinct r from CableTypeRevisionEntity r join fetch r.type t join fetch r.points
-            where t.key = :key and (t.operatorId is null or t.operatorId = :operator)
+            where t.key = :key and (t.workshopId is null or t.workshopId = :workshop)
             order by r.number desc""")
-    List<CableTypeRevisionEntity> history(String key, UUID operator);
+    List<CableTypeRevisionEntity> history(String key, UUID workshop);
 
     Optional<CableTypeRevisionEntity> findFirstByTypeOrderByNumberDesc(CableTypeEntity type);
 

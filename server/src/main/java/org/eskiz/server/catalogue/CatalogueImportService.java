@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CatalogueImportResponse.What;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -24,7 +24,7 @@ class CatalogueImportService {
     private final CatalogueService catalogues;
     private final OwnCableService own;
     private final OwnConnectorService ownConnectors;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final JdbcTemplate sql;
     private final JsonMapper json;
     private final Clock clock;
@@ -33,14 +33,14 @@ class CatalogueImportService {
             CatalogueService catalogues,
             OwnCableService own,
             OwnConnectorService ownConnectors,
-            OperatorService operators,
+            WorkshopService workshops,
             JdbcTemplate sql,
             JsonMapper json,
             Clock clock) {
         this.catalogues = catalogues;
         this.own = own;
         this.ownConnectors = ownConnectors;
-        this.operators = operators;
+        this.workshops = workshops;
         this.sql = sql;
         this.json = json;
         this.clock = clock;
@@ -62,9 +62,9 @@ class CatalogueImportService {
         requireTakable(request, all);
         UUID id = UUID.randomUUID();
         sql.update(
-                "insert into catalogue_import (id, operator_id, file_name, imported_at) values (?, ?, ?, ?)",
+                "insert into catalogue_import (id, workshop_id, file_name, imported_at) values (?, ?, ?, ?)",
                 id,
-                operators.current(),
+                workshops.current(),
                 request.fileName(),
                 Timestamp.from(Instant.now(clock)));
         all.stream()
@@ -121,16 +121,16 @@ class CatalogueImportService {
     @Transactional
     void undo(UUID id) {
         int open = sql.update(
-                "update catalogue_import set undone_at = ? where id = ? and operator_id = ? and undone_at is null",
+                "update catalogue_import set undone_at = ? where id = ? and workshop_id = ? and undone_at is null",
                 Timestamp.from(Instant.now(clock)),
                 id,
-                operators.current());
+                workshops.current());
         if (open == 0) {
             Integer known = sql.queryForObject(
-                    "select count(*) from catalogue_import where id = ? and operator_id = ?",
+                    "select count(*) from catalogue_import where id = ? and workshop_id = ?",
                     Integer.class,
                     id,
-                    operators.current());
+                    workshops.current());
             if (known == null || known == 0) {
                 throw new NotFoundException("import", id);
             }

@@ -11,9 +11,9 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
-import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.NotFoundException;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
@@ -28,7 +28,7 @@ public class CatalogueService {
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
     private final ConnectorRepository connectors;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final SettingsService settings;
     private final ObjectProvider<PieceLookup> locker;
 
@@ -42,13 +42,13 @@ public class CatalogueService {
             CableTypeRepository types,
             CableTypeRevisionRepository revisions,
             ConnectorRepository connectors,
-            OperatorService operators,
+            WorkshopService workshops,
             SettingsService settings,
             ObjectProvider<PieceLookup> locker) {
         this.types = types;
         this.revisions = revisions;
         this.connectors = connectors;
-        this.operators = operators;
+        this.workshops = workshops;
         this.settings = settings;
         this.locker = locker;
     }
@@ -58,24 +58,24 @@ public class CatalogueService {
      * is asked for with every key: what was read is kept as long as the database tells the same stamp.
      */
     public Catalogue current() {
-        UUID operator = operators.current();
-        var now = new Moment(operator, types.stamp(operator));
+        UUID workshop = workshops.current();
+        var now = new Moment(workshop, types.stamp(workshop));
         Catalogue kept = known.getIfPresent(now);
         return (kept == null ? read(now) : kept)
-                .lookingUp(wanted -> locker.getObject().find(wanted, operator));
+                .lookingUp(wanted -> locker.getObject().find(wanted, workshop));
     }
 
     private Catalogue read(Moment moment) {
         Settings prices = settings.get();
         Catalogue read = with(prices.currency(), t -> t.pricedFor(prices), c -> c.pricedFor(prices));
         // what was changed while it was read belongs to no moment
-        if (types.stamp(moment.operator()).equals(moment.stamp())) {
+        if (types.stamp(moment.workshop()).equals(moment.stamp())) {
             known.put(moment, read);
         }
         return read;
     }
 
-    private record Moment(UUID operator, String stamp) {}
+    private record Moment(UUID workshop, String stamp) {}
 
     /** The same at the prices that are stored with it: what files carry, and are compared with. */
     @Transactional(readOnly = true)
@@ -84,26 +84,26 @@ public class CatalogueService {
     }
 
     private Catalogue with(String currency, UnaryOperator<CableType> type, UnaryOperator<Connector> connector) {
-        List<UUID> newest = revisions.newestIds(operators.current());
+        List<UUID> newest = revisions.newestIds(workshops.current());
         List<UUID> unread =
                 newest.stream().filter(id -> !byRevision.containsKey(id)).toList();
         if (!unread.isEmpty()) {
             revisions.withPoints(unread).forEach(r -> byRevision.put(r.id, RevisionMapper.read(r)));
         }
-        UUID operator = operators.current();
+        UUID workshop = workshops.current();
         return new Catalogue(
                 newest.stream().map(byRevision::get).map(type).toList(),
                 connectors().stream().map(connector).toList(),
                 Optional.of(Currency.getInstance(currency)),
-                types.retiredKeys(operator),
-                types.favouriteKeys(operator),
-                wanted -> locker.getObject().find(wanted, operator));
+                types.retiredKeys(workshop),
+                types.favouriteKeys(workshop),
+                wanted -> locker.getObject().find(wanted, workshop));
     }
 
     /** Every revision of a type, newest first. */
     @Transactional(readOnly = true)
     public List<CableType> history(String key) {
-        List<CableType> history = revisions.history(key, operators.current()).stream()
+        List<CableType> history = revisions.history(key, workshops.current()).stream()
                 .map(RevisionMapper::read)
                 .toList();
         if (history.isEmpty()) {
@@ -115,17 +115,17 @@ public class CatalogueService {
     /** Ids of the types behind some keys, for foreign keys. */
     @Transactional(readOnly = true)
     public List<UUID> typeIds(Collection<String> keys) {
-        return keys.isEmpty() ? List.of() : types.idsOf(keys, operators.current());
+        return keys.isEmpty() ? List.of() : types.idsOf(keys, workshops.current());
     }
 
     /** Keys of all types by their ids. */
     @Transactional(readOnly = true)
     public Map<UUID, String> keys() {
-        return types.ofOperator(operators.current()).stream().collect(Collectors.toMap(t -> t.id, t -> t.key));
+        return types.ofWorkshop(workshops.current()).stream().collect(Collectors.toMap(t -> t.id, t -> t.key));
     }
 
     private List<Connector> connectors() {
-        return connectors.findAllByOrderByPosition().stream()
+        return connectors.ofWorkshop(workshops.current()).stream()
                 .map(ConnectorEntity::connector)
                 .toList();
     }

@@ -33,7 +33,7 @@ class ConnectorEntity {
     UUID id;
 
     /** Null for what came with Eskiz. */
-    UUID operatorId;
+    UUID workshopId;
 
     @Version
     int version;
@@ -111,7 +111,7 @@ class ConnectorEntity {
 
     private Connector asItWas(EarlierRevision revision) {
         ConnectorEntity then = OwnConnectorService.entity(revision.said());
-        then.operatorId = operatorId;
+        then.workshopId = workshopId;
         then.key = key;
         then.version = revision.number();
         then.retiredAt = retiredAt;
@@ -162,10 +162,10 @@ class ConnectorEntity {
                 price,
                 priceCurrency,
                 // what came with Eskiz has invented prices only
-                operatorId == null && price != null,
+                workshopId == null && price != null,
                 pricedOn,
                 note,
-                operatorId == null,
+                workshopId == null,
                 retiredAt != null);
     }
 

@@ -12,9 +12,15 @@ interface ConnectorRepository extends Repository<ConnectorEntity, UUID> {
 
     void flush();
 
-    List<ConnectorEntity> findAllByOrderByPosition();
+    @Query("select c from ConnectorEntity c where c.workshopId is null or c.workshopId = :workshop order by c.position")
+    List<ConnectorEntity> ofWorkshop(UUID workshop);
 
-    Optional<ConnectorEntity> findByKey(String key);
+    Optional<ConnectorEntity> findByKeyAndWorkshopIdIsNull(String key);
+
+    @Query("""
+            select c from ConnectorEntity c
+            where c.key = :key and (c.workshopId is null or c.workshopId = :workshop)""")
+    Optional<ConnectorEntity> named(String key, UUID workshop);
 
     @Query("select coalesce(max(c.position), 0) from ConnectorEntity c")
     int lastPosition();

@@ -8,7 +8,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.cable.AveragePower;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
@@ -23,19 +23,19 @@ public class OwnCableService {
 
     private final CableTypeRepository types;
     private final CableTypeRevisionRepository revisions;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
     private final Clock clock;
 
     OwnCableService(
             CableTypeRepository types,
             CableTypeRevisionRepository revisions,
-            OperatorService operators,
+            WorkshopService workshops,
             IdempotentStore store,
             Clock clock) {
         this.types = types;
         this.revisions = revisions;
-        this.operators = operators;
+        this.workshops = workshops;
         this.store = store;
         this.clock = clock;
     }
@@ -55,7 +55,7 @@ public class OwnCableService {
     }
 
     private boolean saysTheSame(CableTypeEntity type, CableTypeRequest request) {
-        return type.operatorId != null && RevisionMapper.facts(newest(type)).equals(facts(request));
+        return type.workshopId != null && RevisionMapper.facts(newest(type)).equals(facts(request));
     }
 
     /** Stores a new type within the caller's transaction, and tells its key. */
@@ -73,7 +73,7 @@ public class OwnCableService {
                 ? Keys.free(request.name(), "cable", taken -> find(taken).isPresent())
                 : request.key();
         Instant now = Instant.now(clock);
-        CableTypeEntity type = types.save(CableTypeEntity.own(operators.current(), key, types.lastPosition() + 1, now));
+        CableTypeEntity type = types.save(CableTypeEntity.own(workshops.current(), key, types.lastPosition() + 1, now));
         revisions.save(CableTypeRevisionEntity.of(request).placed(type, 1, now));
         types.flush();
         return key;
@@ -176,16 +176,16 @@ public class OwnCableService {
     String favour(String key, boolean favourite) {
         UUID type = find(key).orElseThrow(() -> new NotFoundException("cable type", key)).id;
         if (favourite) {
-            types.addFavourite(operators.current(), type);
+            types.addFavourite(workshops.current(), type);
         } else {
-            types.removeFavourite(operators.current(), type);
+            types.removeFavourite(workshops.current(), type);
         }
         return key;
     }
 
     private CableTypeEntity own(String key) {
-        Optional<CableTypeEntity> found = types.findByKeyAndOperatorId(key, operators.current());
-        if (found.isEmpty() && types.findByKeyAndOperatorIdIsNull(key).isPresent()) {
+        Optional<CableTypeEntity> found = types.findByKeyAndWorkshopId(key, workshops.current());
+        if (found.isEmpty() && types.findByKeyAndWorkshopIdIsNull(key).isPresent()) {
             throw new InvalidRequestException(
                     "key", "\"" + key + "\" came with Eskiz and stays as it is; copy it and change the copy");
         }
@@ -193,7 +193,7 @@ public class OwnCableService {
     }
 
     private Optional<CableTypeEntity> find(String key) {
-        return types.findByKeyAndOperatorIdIsNull(key).or(() -> types.findByKeyAndOperatorId(key, operators.current()));
+        return types.findByKeyAndWorkshopIdIsNull(key).or(() -> types.findByKeyAndWorkshopId(key, workshops.current()));
     }
 
     private static ValidationErrors checked(CableTypeRequest request) {

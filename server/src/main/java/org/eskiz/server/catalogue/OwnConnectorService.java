@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
@@ -26,13 +26,13 @@ class OwnConnectorService {
     private static final int PRICE_PLACES = 4;
 
     private final ConnectorRepository connectors;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
     private final Clock clock;
 
-    OwnConnectorService(ConnectorRepository connectors, OperatorService operators, IdempotentStore store, Clock clock) {
+    OwnConnectorService(ConnectorRepository connectors, WorkshopService workshops, IdempotentStore store, Clock clock) {
         this.connectors = connectors;
-        this.operators = operators;
+        this.workshops = workshops;
         this.store = store;
         this.clock = clock;
     }
@@ -46,7 +46,7 @@ class OwnConnectorService {
     private Optional<Connector> createdAlready(ConnectorRequest request) {
         Optional<Connector> known = request.key() == null
                 ? Optional.empty()
-                : connectors.findByKey(request.key()).map(ConnectorEntity::connector);
+                : connectors.named(request.key(), workshops.current()).map(ConnectorEntity::connector);
         if (known.isPresent() && !saysTheSame(known.get(), request)) {
             throw taken(request.key());
         }
@@ -61,7 +61,8 @@ class OwnConnectorService {
     @Transactional
     Connector create(ConnectorRequest request) {
         checked(request).throwIfAny();
-        if (request.key() != null && connectors.findByKey(request.key()).isPresent()) {
+        if (request.key() != null
+                && connectors.named(request.key(), workshops.current()).isPresent()) {
             throw taken(request.key());
         }
         return insert(request);
@@ -70,12 +71,12 @@ class OwnConnectorService {
     private Connector insert(ConnectorRequest request) {
         ConnectorEntity made = entity(request);
         made.id = UUID.randomUUID();
-        made.operatorId = operators.current();
+        made.workshopId = workshops.current();
         made.key = request.key() == null
                 ? Keys.free(
                         request.name(),
                         "connector",
-                        taken -> connectors.findByKey(taken).isPresent())
+                        taken -> connectors.named(taken, workshops.current()).isPresent())
                 : request.key();
         made.position = connectors.lastPosition() + 1;
         connectors.save(made);
@@ -123,7 +124,7 @@ class OwnConnectorService {
     @Transactional(readOnly = true)
     List<Connector> history(String key) {
         return connectors
-                .findByKey(key)
+                .named(key, workshops.current())
                 .orElseThrow(() -> new NotFoundException("connector", key))
                 .history();
     }
@@ -141,8 +142,9 @@ class OwnConnectorService {
     }
 
     private ConnectorEntity own(String key) {
-        ConnectorEntity found = connectors.findByKey(key).orElseThrow(() -> new NotFoundException("connector", key));
-        if (found.operatorId == null) {
+        ConnectorEntity found =
+                connectors.named(key, workshops.current()).orElseThrow(() -> new NotFoundException("connector", key));
+        if (found.workshopId == null) {
             throw new InvalidRequestException("key", "\"" + key + "\" came with Eskiz and stays as it is");
         }
         return found;

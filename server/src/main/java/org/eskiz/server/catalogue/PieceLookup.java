@@ -8,7 +8,7 @@ import java.util.UUID;
 public interface PieceLookup {
 
     /** Of some pieces those that are there and of which somebody knows what they lose, by their ids. */
-    Map<UUID, FoundPiece> find(Collection<UUID> pieces, UUID operator);
+    Map<UUID, FoundPiece> find(Collection<UUID> pieces, UUID workshop);
 
     /**
      * A piece that the operator owns, as far as a run needs it.

@@ -17,7 +17,7 @@ final class RevisionMapper {
         CableType.Facts facts = facts(r);
         return new CableType(
                 r.type.key,
-                r.type.operatorId == null,
+                r.type.workshopId == null,
                 r.number,
                 r.id,
                 r.createdAt,

@@ -45,9 +45,9 @@ class LockerPieces implements PieceLookup {
 
     @Override
     @Transactional(readOnly = true)
-    public Map<UUID, FoundPiece> find(Collection<UUID> wanted, UUID operator) {
+    public Map<UUID, FoundPiece> find(Collection<UUID> wanted, UUID workshop) {
         String currency = settings.get().currency();
-        return histories.of(pieces.findByIdInAndOperatorId(wanted, operator)).stream()
+        return histories.of(pieces.findByIdInAndWorkshopId(wanted, workshop)).stream()
                 .flatMap(h -> owned(h, currency).stream())
                 .collect(Collectors.toMap(FoundPiece::id, Function.identity()));
     }

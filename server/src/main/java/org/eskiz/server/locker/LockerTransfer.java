@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,7 +26,7 @@ public class LockerTransfer {
     private final OutingRepository outings;
     private final PieceChangeRepository changes;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final Clock clock;
 
     LockerTransfer(
@@ -35,27 +35,27 @@ public class LockerTransfer {
             OutingRepository outings,
             PieceChangeRepository changes,
             CatalogueService catalogues,
-            OperatorService operators,
+            WorkshopService workshops,
             Clock clock) {
         this.pieces = pieces;
         this.repository = repository;
         this.outings = outings;
         this.changes = changes;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
         this.clock = clock;
     }
 
     /** Every piece that is there. */
     @Transactional(readOnly = true)
     public List<PieceInFile> all() {
-        return inFile(repository.findByOperatorIdAndDeletedAtIsNull(operators.current()));
+        return inFile(repository.findByWorkshopIdAndDeletedAtIsNull(workshops.current()));
     }
 
     /** Ids of every piece that is there, by label. */
     @Transactional(readOnly = true)
     public List<UUID> ids() {
-        return repository.findByOperatorIdAndDeletedAtIsNull(operators.current()).stream()
+        return repository.findByWorkshopIdAndDeletedAtIsNull(workshops.current()).stream()
                 .sorted((a, b) -> a.label.compareToIgnoreCase(b.label))
                 .map(p -> p.id)
                 .toList();
@@ -64,7 +64,7 @@ public class LockerTransfer {
     /** Some pieces. */
     @Transactional(readOnly = true)
     public List<PieceInFile> of(Collection<UUID> ids) {
-        return inFile(repository.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current()));
+        return inFile(repository.findByIdInAndWorkshopIdAndDeletedAtIsNull(ids, workshops.current()));
     }
 
     /** A piece of this id; empty where there is none. */
@@ -77,7 +77,7 @@ public class LockerTransfer {
     @Transactional(readOnly = true)
     public Optional<UUID> labelled(String label) {
         return repository
-                .findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(operators.current(), label.strip())
+                .findFirstByWorkshopIdAndLabelIgnoreCaseAndDeletedAtIsNull(workshops.current(), label.strip())
                 .map(p -> p.id);
     }
 
@@ -175,7 +175,7 @@ public class LockerTransfer {
 
     private void live(PieceInFile piece) {
         PieceEntity entity = repository
-                .findByIdAndOperatorId(piece.piece().id(), operators.current())
+                .findByIdAndWorkshopId(piece.piece().id(), workshops.current())
                 .orElseThrow();
         entity.retiredOn = piece.retiredOn();
         entity.createdAt = requireNonNullElse(piece.enteredAt(), entity.createdAt);

@@ -10,8 +10,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
@@ -28,7 +27,7 @@ class MovementService {
     private final PieceService service;
     private final PieceHistoryReader histories;
     private final PieceMapper mapper;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
 
     MovementService(
@@ -37,14 +36,14 @@ class MovementService {
             PieceService service,
             PieceHistoryReader histories,
             PieceMapper mapper,
-            OperatorService operators,
+            WorkshopService workshops,
             IdempotentStore store) {
         this.pieces = pieces;
         this.outings = outings;
         this.service = service;
         this.histories = histories;
         this.mapper = mapper;
-        this.operators = operators;
+        this.workshops = workshops;
         this.store = store;
     }
 
@@ -59,7 +58,7 @@ class MovementService {
     }
 
     private Optional<List<PieceSummary>> amended(UUID id, MovementRequest request) {
-        List<OutingEntity> known = of(id).toList();
+        List<OutingEntity> known = of(id);
         known.forEach(o -> amend(o, request));
         return known.isEmpty()
                 ? Optional.empty()
@@ -71,7 +70,7 @@ class MovementService {
         ValidationErrors errors = ValidationErrors.in(request);
         Map<UUID, PieceEntity> moved =
                 pieces
-                        .findByIdInAndOperatorIdAndDeletedAtIsNullOrderById(request.pieceIds(), operators.current())
+                        .findByIdInAndWorkshopIdAndDeletedAtIsNullOrderById(request.pieceIds(), workshops.current())
                         .stream()
                         .collect(Collectors.toMap(p -> p.id, Function.identity()));
         Map<UUID, List<OutingEntity>> before = outings.findByPieceIdInOrderByTakenOn(moved.keySet()).stream()
@@ -85,11 +84,8 @@ class MovementService {
         return summaries(moved.keySet());
     }
 
-    private Stream<OutingEntity> of(UUID movement) {
-        return Stream.concat(
-                        outings.findByTakenByMovement(movement).stream(),
-                        outings.findByPutAwayByMovement(movement).stream())
-                .distinct();
+    private List<OutingEntity> of(UUID movement) {
+        return outings.ofMovement(movement, workshops.current());
     }
 
     private static void amend(OutingEntity outing, MovementRequest request) {
@@ -205,7 +201,7 @@ class MovementService {
     /** Takes a movement back, as if it had never been. */
     @Transactional
     List<PieceSummary> takeBack(UUID id) {
-        List<OutingEntity> moved = of(id).toList();
+        List<OutingEntity> moved = of(id);
         if (moved.isEmpty()) {
             throw new NotFoundException("movement", id);
         }
@@ -232,6 +228,6 @@ class MovementService {
 
     private List<PieceSummary> summaries(Collection<UUID> ids) {
         return mapper.summariesByLabel(
-                histories.of(pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current())));
+                histories.of(pieces.findByIdInAndWorkshopIdAndDeletedAtIsNull(ids, workshops.current())));
     }
 }

@@ -18,12 +18,14 @@ interface OutingRepository extends Repository<OutingEntity, UUID> {
 
     List<OutingEntity> findByPieceIdInOrderByTakenOn(Collection<UUID> pieceIds);
 
-    List<OutingEntity> findByTakenByMovement(UUID movement);
-
-    List<OutingEntity> findByPutAwayByMovement(UUID movement);
+    /** What a movement of a workshop began or ended. */
+    @Query("""
+            select o from OutingEntity o join PieceEntity p on p.id = o.pieceId
+            where p.workshopId = :workshop and (o.takenByMovement = :movement or o.putAwayByMovement = :movement)""")
+    List<OutingEntity> ofMovement(UUID movement, UUID workshop);
 
     @Query("""
             select o from OutingEntity o join PieceEntity p on p.id = o.pieceId
-            where p.operatorId = :operator and p.deletedAt is null order by o.takenOn""")
-    List<OutingEntity> all(UUID operator);
+            where p.workshopId = :workshop and p.deletedAt is null order by o.takenOn""")
+    List<OutingEntity> all(UUID workshop);
 }

@@ -23,7 +23,7 @@ class PieceEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     boolean demo;
 
     @Version
@@ -64,10 +64,10 @@ class PieceEntity {
 
     protected PieceEntity() {}
 
-    static PieceEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {
+    static PieceEntity create(UUID id, UUID workshopId, boolean demo, Instant now) {
         PieceEntity piece = new PieceEntity();
         piece.id = id;
-        piece.operatorId = operatorId;
+        piece.workshopId = workshopId;
         piece.demo = demo;
         piece.createdAt = now;
         return piece;

@@ -8,7 +8,7 @@ import java.util.UUID;
 import org.eskiz.server.catalogue.CableType;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Component;
 
 /** Brings together what is known of pieces; of all of them at once in a few queries, however many there are. */
@@ -18,14 +18,14 @@ class PieceHistoryReader {
     private final PieceRepository pieces;
     private final PieceLives lives;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
     PieceHistoryReader(
-            PieceRepository pieces, PieceLives lives, CatalogueService catalogues, OperatorService operators) {
+            PieceRepository pieces, PieceLives lives, CatalogueService catalogues, WorkshopService workshops) {
         this.pieces = pieces;
         this.lives = lives;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     /** Of every piece that is there. */
@@ -33,7 +33,7 @@ class PieceHistoryReader {
         Map<UUID, PieceLife> known = lives.all();
         // one that came meanwhile is not known yet
         return histories(
-                pieces.findByOperatorIdAndDeletedAtIsNull(operators.current()).stream()
+                pieces.findByWorkshopIdAndDeletedAtIsNull(workshops.current()).stream()
                         .filter(p -> known.containsKey(p.id))
                         .toList(),
                 known);

@@ -17,7 +17,7 @@ class PieceLifeEntity {
     @Id
     UUID pieceId;
 
-    UUID operatorId;
+    UUID workshopId;
     long touched;
     String basis;
 

@@ -20,16 +20,16 @@ interface PieceLifeRepository extends Repository<PieceLifeEntity, UUID>, JpaSpec
 
     @Query("""
             select l from PieceLifeEntity l join PieceEntity p on p.id = l.pieceId
-            where l.operatorId = :operator and p.deletedAt is null and l.touched = p.touched and l.basis = :basis""")
-    List<PieceLifeEntity> allStanding(UUID operator, String basis);
+            where l.workshopId = :workshop and p.deletedAt is null and l.touched = p.touched and l.basis = :basis""")
+    List<PieceLifeEntity> allStanding(UUID workshop, String basis);
 
     /** Pieces of which nothing is kept, or what does not stand any more. */
     @Query("""
             select p from PieceEntity p left join PieceLifeEntity l on l.pieceId = p.id
-            where p.operatorId = :operator and p.deletedAt is null
+            where p.workshopId = :workshop and p.deletedAt is null
               and (l.pieceId is null or l.touched <> p.touched or l.basis <> :basis)
             order by p.id""")
-    List<PieceEntity> gone(UUID operator, String basis);
+    List<PieceEntity> gone(UUID workshop, String basis);
 
     /**
      * Keeps lives, in whatever order two lists are made at the same moment; of a piece that was touched meanwhile nothing
@@ -40,9 +40,9 @@ interface PieceLifeRepository extends Repository<PieceLifeEntity, UUID>, JpaSpec
     @Modifying
     @Transactional
     @Query(nativeQuery = true, value = """
-            insert into piece_life (piece_id, operator_id, touched, basis, life, demo, cable_type_id, length_m, label_key,
+            insert into piece_life (piece_id, workshop_id, touched, basis, life, demo, cable_type_id, length_m, label_key,
                 words, is_out, is_retired, is_failing, due_on, well_aged_on, urgency)
-            select made.piece_id, made.operator_id, made.touched, made.basis, made.life, made.demo, made.cable_type_id,
+            select made.piece_id, made.workshop_id, made.touched, made.basis, made.life, made.demo, made.cable_type_id,
                 made.length_m, made.label_key, made.words, made.is_out, made.is_retired, made.is_failing, made.due_on,
                 made.well_aged_on, piece_urgency(made.is_retired, made.is_failing, made.due_on, :today)
             from jsonb_populate_recordset(cast(null as piece_life), cast(:lives as jsonb)) made
@@ -63,8 +63,8 @@ interface PieceLifeRepository extends Repository<PieceLifeEntity, UUID>, JpaSpec
                 count(case when l.urgency = 2 then 1 end), count(case when l.urgency = 3 then 1 end),
                 count(case when l.isOut then 1 end), coalesce(max(l.lengthM), 0.0))
             from PieceLifeEntity l
-            where l.operatorId = :operator and (cast(:demo as boolean) is null or l.demo = :demo)""")
-    LockerOverviewResponse overview(UUID operator, Boolean demo);
+            where l.workshopId = :workshop and (cast(:demo as boolean) is null or l.demo = :demo)""")
+    LockerOverviewResponse overview(UUID workshop, Boolean demo);
 
     /** Says of every piece how urgent it is on a day. */
     @Modifying
@@ -72,10 +72,10 @@ interface PieceLifeRepository extends Repository<PieceLifeEntity, UUID>, JpaSpec
     @Query(nativeQuery = true, value = """
             with now as (
                 select piece_id, piece_urgency(is_retired, is_failing, due_on, :today) as urgency
-                from piece_life where operator_id = :operator),
+                from piece_life where workshop_id = :workshop),
             moved as (
                 select l.piece_id, now.urgency from piece_life l join now using (piece_id)
                 where l.urgency <> now.urgency order by l.piece_id for update of l skip locked)
             update piece_life l set urgency = moved.urgency from moved where l.piece_id = moved.piece_id""")
-    void turn(UUID operator, LocalDate today);
+    void turn(UUID workshop, LocalDate today);
 }

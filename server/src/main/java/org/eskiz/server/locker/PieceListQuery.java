@@ -79,10 +79,10 @@ record PieceListQuery(String find, String label, Standing standing, Boolean demo
      *
      * @param typesNamed the cable types in whose name a word stands
      */
-    Specification<PieceLifeEntity> of(UUID operator, LocalDate today, Function<String, Collection<UUID>> typesNamed) {
+    Specification<PieceLifeEntity> of(UUID workshop, LocalDate today, Function<String, Collection<UUID>> typesNamed) {
         return (piece, query, is) -> {
             List<Predicate> all = new ArrayList<>();
-            all.add(is.equal(piece.get("operatorId"), operator));
+            all.add(is.equal(piece.get("workshopId"), workshop));
             for (String word : Search.of(find).words()) {
                 all.add(is.or(
                         Search.isIn(word, piece.get("words"), is),

@@ -11,7 +11,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.store.ListPage;
 import org.springframework.data.jpa.domain.Specification;
@@ -27,7 +27,7 @@ class PieceListService {
     private final PieceHistoryReader histories;
     private final PieceMapper mapper;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final Clock clock;
 
     PieceListService(
@@ -37,7 +37,7 @@ class PieceListService {
             PieceHistoryReader histories,
             PieceMapper mapper,
             CatalogueService catalogues,
-            OperatorService operators,
+            WorkshopService workshops,
             Clock clock) {
         this.lives = lives;
         this.listed = listed;
@@ -45,7 +45,7 @@ class PieceListService {
         this.histories = histories;
         this.mapper = mapper;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
         this.clock = clock;
     }
 
@@ -77,8 +77,8 @@ class PieceListService {
 
     private List<PieceSummary> summaries(List<PieceLifeEntity> found) {
         Map<UUID, PieceEntity> byId = pieces
-                .findByIdInAndOperatorIdAndDeletedAtIsNull(
-                        found.stream().map(l -> l.pieceId).toList(), operators.current())
+                .findByIdInAndWorkshopIdAndDeletedAtIsNull(
+                        found.stream().map(l -> l.pieceId).toList(), workshops.current())
                 .stream()
                 .collect(Collectors.toMap(p -> p.id, Function.identity()));
         return mapper.summaries(histories.of(found.stream()
@@ -93,11 +93,11 @@ class PieceListService {
      */
     LockerOverviewResponse overview(Boolean demo) {
         lives.keepUp();
-        return listed.overview(operators.current(), demo);
+        return listed.overview(workshops.current(), demo);
     }
 
     private Specification<PieceLifeEntity> specification(PieceListQuery query) {
-        return query.of(operators.current(), LocalDate.now(clock), this::typesNamed);
+        return query.of(workshops.current(), LocalDate.now(clock), this::typesNamed);
     }
 
     private Collection<UUID> typesNamed(String word) {

@@ -19,9 +19,9 @@ import org.eskiz.server.bench.PieceTest;
 import org.eskiz.server.bench.PieceTests;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
-import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.web.Client;
 import org.springframework.stereotype.Component;
 import org.springframework.util.DigestUtils;
@@ -54,7 +54,7 @@ class PieceLives {
     private final PieceTests tests;
     private final CatalogueService catalogues;
     private final SettingsService settings;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -64,7 +64,7 @@ class PieceLives {
             PieceTests tests,
             CatalogueService catalogues,
             SettingsService settings,
-            OperatorService operators,
+            WorkshopService workshops,
             JsonMapper json,
             Clock clock) {
         this.kept = kept;
@@ -72,7 +72,7 @@ class PieceLives {
         this.tests = tests;
         this.catalogues = catalogues;
         this.settings = settings;
-        this.operators = operators;
+        this.workshops = workshops;
         this.json = json;
         this.clock = clock;
     }
@@ -80,7 +80,7 @@ class PieceLives {
     /** Of every piece that is there; all of them are kept then. */
     Map<UUID, PieceLife> all() {
         keepUp();
-        return read(kept.allStanding(operators.current(), basis()));
+        return read(kept.allStanding(workshops.current(), basis()));
     }
 
     /** Of some. */
@@ -98,7 +98,7 @@ class PieceLives {
     }
 
     private Map<UUID, PieceLife> workedOut(List<UUID> pieces) {
-        Map<UUID, List<PieceTest>> testsOf = tests.of(pieces, operators.current(), catalogues.current());
+        Map<UUID, List<PieceTest>> testsOf = tests.of(pieces, workshops.current(), catalogues.current());
         Map<UUID, List<OutingEntity>> outingsOf =
                 outings.findByPieceIdInOrderByTakenOn(pieces).stream().collect(Collectors.groupingBy(o -> o.pieceId));
         Map<UUID, PieceLife> lives = new HashMap<>();
@@ -112,11 +112,11 @@ class PieceLives {
 
     /** Works out what is not kept, and says of all how urgent they are today. No connection is held while it works. */
     void keepUp() {
-        UUID operator = operators.current();
+        UUID workshop = workshops.current();
         LocalDate today = LocalDate.now(clock);
         Settings.Upkeep asked = settings.get().upkeep();
         String basis = basis(asked);
-        List<PieceEntity> gone = kept.gone(operator, basis);
+        List<PieceEntity> gone = kept.gone(workshop, basis);
         for (int from = 0; from < gone.size(); from += AT_A_TIME) {
             Client.requireListening();
             List<PieceEntity> some = gone.subList(from, Math.min(gone.size(), from + AT_A_TIME));
@@ -126,7 +126,7 @@ class PieceLives {
                     .toList();
             kept.keep(json.writeValueAsString(rows), today);
         }
-        kept.turn(operator, today);
+        kept.turn(workshop, today);
     }
 
     /** What lives rest on besides what was noted of the piece. */
@@ -147,7 +147,7 @@ class PieceLives {
         Upkeep upkeep = history.upkeep(asked);
         return new Kept(
                 p.id,
-                p.operatorId,
+                p.workshopId,
                 p.touched,
                 basis,
                 life,
@@ -179,7 +179,7 @@ class PieceLives {
     @JsonNaming(PropertyNamingStrategies.SnakeCaseStrategy.class)
     private record Kept(
             UUID pieceId,
-            UUID operatorId,
+            UUID workshopId,
             long touched,
             String basis,
             PieceLife life,

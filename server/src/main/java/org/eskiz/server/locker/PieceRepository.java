@@ -16,19 +16,19 @@ interface PieceRepository extends Repository<PieceEntity, UUID> {
 
     Optional<PieceEntity> findById(UUID id);
 
-    Optional<PieceEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
+    Optional<PieceEntity> findByIdAndWorkshopId(UUID id, UUID workshopId);
 
-    List<PieceEntity> findByIdInAndOperatorId(Collection<UUID> ids, UUID operatorId);
+    List<PieceEntity> findByIdInAndWorkshopId(Collection<UUID> ids, UUID workshopId);
 
-    List<PieceEntity> findByOperatorIdAndDeletedAtIsNull(UUID operatorId);
+    List<PieceEntity> findByWorkshopIdAndDeletedAtIsNull(UUID workshopId);
 
-    List<PieceEntity> findByIdInAndOperatorIdAndDeletedAtIsNull(Collection<UUID> ids, UUID operatorId);
+    List<PieceEntity> findByIdInAndWorkshopIdAndDeletedAtIsNull(Collection<UUID> ids, UUID workshopId);
 
     /** The same, kept from other writers until the transaction ends. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
-    List<PieceEntity> findByIdInAndOperatorIdAndDeletedAtIsNullOrderById(Collection<UUID> ids, UUID operatorId);
+    List<PieceEntity> findByIdInAndWorkshopIdAndDeletedAtIsNullOrderById(Collection<UUID> ids, UUID workshopId);
 
-    Optional<PieceEntity> findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(UUID operatorId, String label);
+    Optional<PieceEntity> findFirstByWorkshopIdAndLabelIgnoreCaseAndDeletedAtIsNull(UUID workshopId, String label);
 
-    List<PieceEntity> findByOperatorIdAndDeletedAtIsNullAndDemoTrue(UUID operatorId);
+    List<PieceEntity> findByWorkshopIdAndDeletedAtIsNullAndDemoTrue(UUID workshopId);
 }

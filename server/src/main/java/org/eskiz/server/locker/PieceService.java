@@ -14,7 +14,7 @@ import org.eskiz.server.bench.PieceTests;
 import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.locker.PieceMapper.WholeLife;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.plan.PlansOfPiecesService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -38,7 +38,7 @@ class PieceService implements KnownPieces {
     private final PieceMapper mapper;
     private final PlansOfPiecesService plans;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
     private final Clock clock;
 
@@ -52,7 +52,7 @@ class PieceService implements KnownPieces {
             PieceMapper mapper,
             PlansOfPiecesService plans,
             CatalogueService catalogues,
-            OperatorService operators,
+            WorkshopService workshops,
             IdempotentStore store,
             Clock clock) {
         this.pieces = pieces;
@@ -64,14 +64,14 @@ class PieceService implements KnownPieces {
         this.mapper = mapper;
         this.plans = plans;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
         this.store = store;
         this.clock = clock;
     }
 
     @Override
     public Optional<String> find(UUID piece) {
-        return pieces.findByIdAndOperatorId(piece, operators.current()).map(p -> p.label);
+        return pieces.findByIdAndWorkshopId(piece, workshops.current()).map(p -> p.label);
     }
 
     @Transactional(readOnly = true)
@@ -97,7 +97,7 @@ class PieceService implements KnownPieces {
     }
 
     private Optional<PieceResponse> stored(PieceRequest request) {
-        return pieces.findById(request.id()).map(piece -> {
+        return pieces.findByIdAndWorkshopId(request.id(), workshops.current()).map(piece -> {
             PieceResponse stored = whole(piece);
             if (piece.deletedAt != null || !piece.label.equals(request.label())) {
                 throw new ConflictException("the id " + request.id() + " belongs to another piece", stored);
@@ -108,7 +108,7 @@ class PieceService implements KnownPieces {
 
     private PieceResponse create(PieceRequest request, boolean demo) {
         checked(request, request.id()).throwIfAny();
-        PieceEntity piece = PieceEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+        PieceEntity piece = PieceEntity.create(request.id(), workshops.current(), demo, Instant.now(clock));
         write(piece, request);
         pieces.save(piece);
         pieces.flush();
@@ -185,7 +185,7 @@ class PieceService implements KnownPieces {
 
     @Transactional
     PieceResponse restore(UUID id) {
-        PieceEntity piece = pieces.findByIdAndOperatorId(id, operators.current())
+        PieceEntity piece = pieces.findByIdAndWorkshopId(id, workshops.current())
                 .orElseThrow(() -> new NotFoundException("piece", id));
         if (piece.deletedAt != null) {
             ValidationErrors errors = ValidationErrors.in(id);
@@ -201,7 +201,7 @@ class PieceService implements KnownPieces {
     @Transactional
     void removeDemo() {
         Instant now = Instant.now(clock);
-        pieces.findByOperatorIdAndDeletedAtIsNullAndDemoTrue(operators.current())
+        pieces.findByWorkshopIdAndDeletedAtIsNullAndDemoTrue(workshops.current())
                 .forEach(p -> p.deletedAt = now);
     }
 
@@ -210,7 +210,10 @@ class PieceService implements KnownPieces {
         ValidationErrors errors = ValidationErrors.in(request);
         errors.throwIfAny();
         return store.createOrRepeat(
-                () -> changes.findById(request.id()).map(c -> whole(existing(id))), () -> note(existing(id), request));
+                () -> changes.findById(request.id())
+                        .filter(c -> c.pieceId.equals(id))
+                        .map(c -> whole(existing(id))),
+                () -> note(existing(id), request));
     }
 
     private PieceResponse note(PieceEntity piece, PieceChangeRequest request) {
@@ -343,7 +346,7 @@ class PieceService implements KnownPieces {
     }
 
     private void freeLabel(ValidationErrors errors, String label, UUID id) {
-        pieces.findFirstByOperatorIdAndLabelIgnoreCaseAndDeletedAtIsNull(operators.current(), label.strip())
+        pieces.findFirstByWorkshopIdAndLabelIgnoreCaseAndDeletedAtIsNull(workshops.current(), label.strip())
                 .filter(p -> !p.id.equals(id))
                 .ifPresent(p -> errors.add("label", "another piece is labelled \"" + p.label + "\" already"));
     }
@@ -367,7 +370,7 @@ class PieceService implements KnownPieces {
     }
 
     private PieceEntity existing(UUID id) {
-        return pieces.findByIdAndOperatorId(id, operators.current())
+        return pieces.findByIdAndWorkshopId(id, workshops.current())
                 .filter(p -> p.deletedAt == null)
                 .orElseThrow(() -> new NotFoundException("piece", id));
     }
@@ -378,7 +381,7 @@ class PieceService implements KnownPieces {
 
     private WholeLife life(PieceEntity piece) {
         return new WholeLife(
-                tests.of(List.of(piece.id), operators.current(), catalogues.current())
+                tests.of(List.of(piece.id), workshops.current(), catalogues.current())
                         .getOrDefault(piece.id, List.of()),
                 outings.findByPieceIdOrderByTakenOn(piece.id),
                 changes.findByPieceIdOrderByChangedOnAscStoredAtAsc(piece.id));

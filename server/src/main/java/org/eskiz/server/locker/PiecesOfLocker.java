@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.PieceLookup.FoundPiece;
-import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Service;
 
 /** Pieces of the locker, for what is made of them. */
@@ -19,19 +19,19 @@ public class PiecesOfLocker {
     private final PieceRepository pieces;
     private final PieceHistoryReader histories;
     private final SettingsService settings;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final Clock clock;
 
     PiecesOfLocker(
             PieceRepository pieces,
             PieceHistoryReader histories,
             SettingsService settings,
-            OperatorService operators,
+            WorkshopService workshops,
             Clock clock) {
         this.pieces = pieces;
         this.histories = histories;
         this.settings = settings;
-        this.operators = operators;
+        this.workshops = workshops;
         this.clock = clock;
     }
 
@@ -42,7 +42,7 @@ public class PiecesOfLocker {
 
     /** Those of some that are there. */
     public List<PieceOfLocker> of(Collection<UUID> ids) {
-        return read(histories.of(pieces.findByIdInAndOperatorIdAndDeletedAtIsNull(ids, operators.current())));
+        return read(histories.of(pieces.findByIdInAndWorkshopIdAndDeletedAtIsNull(ids, workshops.current())));
     }
 
     private List<PieceOfLocker> read(List<PieceHistory> some) {

@@ -9,16 +9,16 @@ import org.springframework.transaction.annotation.Transactional;
 public class Demo {
 
     private final List<DemoPart> parts;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
-    Demo(List<DemoPart> parts, OperatorService operators) {
+    Demo(List<DemoPart> parts, WorkshopService workshops) {
         this.parts = parts;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     @Transactional
     public void loadOnce() {
-        if (operators.claimDemo()) {
+        if (workshops.claimDemo()) {
             parts.forEach(DemoPart::load);
         }
     }

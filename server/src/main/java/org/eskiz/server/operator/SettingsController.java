@@ -26,6 +26,7 @@ class SettingsController {
         return settings.get();
     }
 
+    @OpenTo(Role.GUEST)
     @PutMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "saveSettings", summary = "Replace the settings; 409 when they were changed meanwhile")
     Settings save(@RequestBody Settings changed) {

@@ -2,45 +2,81 @@ package org.eskiz.server.operator;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Objects;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.eskiz.server.problem.ConflictException;
+import org.eskiz.server.problem.NotAllowedException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.store.IdempotentStore;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Keeps how the operator likes to work. */
+/** Keeps how the operator likes to work, and what holds for all of their workshop. */
 @Service
 public class SettingsService {
 
-    private final SettingsRepository settings;
-    private final OperatorService operators;
+    /** Of taste, each operator's own; all others are of fact and hold for the whole workshop. */
+    private static final Set<String> TASTE = Set.of(
+            "reading",
+            "lengths",
+            "temperatures",
+            "flatJointLossDb",
+            "licencePowerW",
+            "preference",
+            "palette",
+            "letterShortcuts",
+            "demoHidden",
+            "ledgerColumns");
+
+    /** Of fact too, but part of a day's work with cables. */
+    private static final String PRICES = "ownPrices";
+
+    private static final String VERSION = "version";
+
+    private final WorkshopSettingsRepository facts;
+    private final OperatorSettingsRepository tastes;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
 
     SettingsService(
-            SettingsRepository settings,
-            OperatorService operators,
+            WorkshopSettingsRepository facts,
+            OperatorSettingsRepository tastes,
+            WorkshopService workshops,
             IdempotentStore store,
             JsonMapper json,
             Clock clock) {
-        this.settings = settings;
-        this.operators = operators;
+        this.facts = facts;
+        this.tastes = tastes;
+        this.workshops = workshops;
         this.store = store;
         this.json = json;
         this.clock = clock;
     }
 
-    /** How they like to work now. */
+    /** How they like to work now; a setting that is newer than what was stored stands at its default. */
     public Settings get() {
-        return settings.findById(operators.current()).map(this::read).orElse(Settings.DEFAULTS);
+        AtWork now = workshops.atWork();
+        StoredSettings stored = facts.stored(now.workshop(), now.operator());
+        if (stored.getVersion() == 0) {
+            return Settings.DEFAULTS;
+        }
+        ObjectNode all = json.valueToTree(Settings.DEFAULTS);
+        Stream.of(stored.getFacts(), stored.getTaste())
+                .filter(Objects::nonNull)
+                .forEach(part -> all.setAll((ObjectNode) json.readTree(part)));
+        return json.treeToValue(all, Settings.class).atVersion(stored.getVersion());
     }
 
     /**
      * Replaces the settings.
      *
      * @throws ConflictException when they were changed since they were read
+     * @throws NotAllowedException when they change what holds for all and are not for them to change
      */
     Settings save(Settings changed) {
         ValidationErrors.in(changed).throwIfAny();
@@ -53,33 +89,64 @@ public class SettingsService {
     }
 
     private Settings saveOver(Settings changed) {
-        SettingsEntity entity =
-                settings.findById(operators.current()).orElseGet(() -> new SettingsEntity(operators.current()));
-        long current = entity.version == null ? 0 : shown(entity);
-        if (current != changed.version()) {
+        facts.hold(workshops.atWork().operator());
+        Settings now = get();
+        if (now.version() != changed.version()) {
             throw conflict(changed);
         }
-        ObjectNode document = json.valueToTree(changed);
-        document.remove("version");
+        ObjectNode facts = part(changed, false);
+        ObjectNode standing = part(now, false);
+        boolean isOfFact = !standing.equals(facts);
+        if (isOfFact) {
+            requireAllowed(standing, facts);
+            saveFacts(facts);
+        }
+        ObjectNode taste = part(changed, true);
+        if (!isOfFact || !part(now, true).equals(taste)) {
+            saveTaste(taste);
+        }
+        return get();
+    }
+
+    private void requireAllowed(ObjectNode standing, ObjectNode facts) {
+        Role role = workshops.atWork().role();
+        boolean isPricesOnly =
+                standing.deepCopy().without(PRICES).equals(facts.deepCopy().without(PRICES));
+        if (!role.covers(isPricesOnly ? Role.MEMBER : Role.KEEPER)) {
+            throw new NotAllowedException(
+                    isPricesOnly
+                            ? "prices are for members of the workshop to change"
+                            : "what holds for all of the workshop is for its keepers to change; how you like to work is yours");
+        }
+    }
+
+    private ObjectNode part(Settings settings, boolean ofTaste) {
+        ObjectNode part = json.valueToTree(settings);
+        part.remove(VERSION);
+        part.remove(part.propertyNames().stream()
+                .filter(name -> TASTE.contains(name) != ofTaste)
+                .toList());
+        return part;
+    }
+
+    private void saveFacts(ObjectNode document) {
+        UUID workshop = workshops.current();
+        WorkshopSettingsEntity entity = facts.findById(workshop).orElseGet(() -> new WorkshopSettingsEntity(workshop));
         entity.document = json.writeValueAsString(document);
         entity.updatedAt = Instant.now(clock);
-        return read(settings.saveAndFlush(entity));
+        facts.saveAndFlush(entity);
+    }
+
+    private void saveTaste(ObjectNode document) {
+        UUID operator = workshops.atWork().operator();
+        OperatorSettingsEntity entity = tastes.findById(operator).orElseGet(() -> new OperatorSettingsEntity(operator));
+        entity.document = json.writeValueAsString(document);
+        entity.updatedAt = Instant.now(clock);
+        tastes.saveAndFlush(entity);
     }
 
     private ConflictException conflict(Settings changed) {
         return new ConflictException(
                 "the settings were changed meanwhile: you started from version " + changed.version(), get());
-    }
-
-    /** A setting that is newer than what was stored stands at its default. */
-    private Settings read(SettingsEntity entity) {
-        ObjectNode all = json.valueToTree(Settings.DEFAULTS);
-        all.setAll((ObjectNode) json.readTree(entity.document));
-        return json.treeToValue(all, Settings.class).atVersion(shown(entity));
-    }
-
-    /** Version 0 is what stands before anything is stored, while Hibernate counts the first stored one as 0. */
-    private static long shown(SettingsEntity entity) {
-        return entity.version + 1;
     }
 }

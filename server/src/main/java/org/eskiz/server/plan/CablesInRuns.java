@@ -17,8 +17,8 @@ import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.document.RunElement;
 import org.eskiz.server.document.ToleranceSpec;
-import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Component;
 
 /**
@@ -36,7 +36,7 @@ class CablesInRuns {
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
     private final SettingsService settings;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
     private final Cache<Key, RowInRun> kept =
             Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
@@ -47,13 +47,13 @@ class CablesInRuns {
             ComparisonService comparisons,
             CatalogueService catalogues,
             SettingsService settings,
-            OperatorService operators) {
+            WorkshopService workshops) {
         this.documents = documents;
         this.decisions = decisions;
         this.comparisons = comparisons;
         this.catalogues = catalogues;
         this.settings = settings;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     /** All that a run in the ledger rests on: what was worked out for the same is the same. */
@@ -180,7 +180,7 @@ class CablesInRuns {
     }
 
     private Optional<String> chosen(UUID planId) {
-        return decisions.standing(operators.current()).stream()
+        return decisions.standing(workshops.current()).stream()
                 .filter(d -> d.planId.equals(planId))
                 .map(d -> d.rowId)
                 .reduce((earlier, later) -> later);

@@ -22,7 +22,7 @@ class DecisionEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     UUID planId;
     long planVersion;
     Instant decidedAt;

@@ -17,10 +17,10 @@ interface DecisionRepository extends Repository<DecisionEntity, UUID> {
 
     @Query("""
             select d from DecisionEntity d
-            where d.operatorId = :operator
+            where d.workshopId = :workshop
               and not exists (select w from DecisionWithdrawalEntity w where w.decisionId = d.id)
             order by d.decidedAt""")
-    List<DecisionEntity> standing(UUID operator);
+    List<DecisionEntity> standing(UUID workshop);
 
     /** Those of some plans that stand, the earliest first. */
     @Query("""

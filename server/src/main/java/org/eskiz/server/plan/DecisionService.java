@@ -19,8 +19,8 @@ import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.document.ToleranceSpec;
-import org.eskiz.server.operator.OperatorService;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
@@ -40,7 +40,7 @@ class DecisionService {
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
     private final SettingsService settings;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final EntityManager database;
     private final IdempotentStore store;
     private final JsonMapper json;
@@ -54,7 +54,7 @@ class DecisionService {
             ComparisonService comparisons,
             CatalogueService catalogues,
             SettingsService settings,
-            OperatorService operators,
+            WorkshopService workshops,
             EntityManager database,
             IdempotentStore store,
             JsonMapper json,
@@ -66,7 +66,7 @@ class DecisionService {
         this.comparisons = comparisons;
         this.catalogues = catalogues;
         this.settings = settings;
-        this.operators = operators;
+        this.workshops = workshops;
         this.database = database;
         this.store = store;
         this.json = json;
@@ -144,7 +144,7 @@ class DecisionService {
         ComparisonResponse.RowResponse row = row(document, request.rowId());
         DecisionEntity decision = new DecisionEntity();
         decision.id = request.id();
-        decision.operatorId = operators.current();
+        decision.workshopId = workshops.current();
         decision.planId = plan.id();
         decision.planVersion = plan.version();
         decision.decidedAt = Instant.now(clock);

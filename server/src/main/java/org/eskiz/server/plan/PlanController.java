@@ -6,6 +6,8 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.operator.Demo;
+import org.eskiz.server.operator.OpenTo;
+import org.eskiz.server.operator.Role;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.store.KeysetOrder;
 import org.eskiz.server.store.ListPage;
@@ -66,6 +68,7 @@ class PlanController {
     }
 
     @GetMapping("/bin")
+    @OpenTo(Role.KEEPER)
     @Operation(operationId = "listBin", summary = "Plans that were put away, the last one first")
     List<PlanSummary> bin() {
         return plans.bin();
@@ -79,6 +82,7 @@ class PlanController {
     }
 
     @DeleteMapping("/demo")
+    @OpenTo(Role.KEEPER)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Operation(operationId = "removeDemo", summary = "Remove the demo for good, its plans and its bench tests")
     void removeDemo() {

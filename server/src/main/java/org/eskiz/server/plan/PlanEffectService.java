@@ -17,7 +17,7 @@ import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.document.RunElement;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.web.Client;
@@ -39,7 +39,7 @@ class PlanEffectService {
     private final CatalogueService catalogues;
     private final CablesInRuns inRuns;
     private final DecisionRepository decisions;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
     PlanEffectService(
             PlanRepository plans,
@@ -48,14 +48,14 @@ class PlanEffectService {
             CatalogueService catalogues,
             CablesInRuns inRuns,
             DecisionRepository decisions,
-            OperatorService operators) {
+            WorkshopService workshops) {
         this.plans = plans;
         this.documents = documents;
         this.assessments = assessments;
         this.catalogues = catalogues;
         this.inRuns = inRuns;
         this.decisions = decisions;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     /** One for each plan in whose run the type lies, picked or suggested, and that the change moves; the most moved first. */
@@ -67,10 +67,10 @@ class PlanEffectService {
         }
         errors.throwIfAny();
         CablesInRuns.Now now = inRuns.now();
-        Set<UUID> chosen = decisions.standing(operators.current()).stream()
+        Set<UUID> chosen = decisions.standing(workshops.current()).stream()
                 .map(d -> d.planId)
                 .collect(Collectors.toSet());
-        List<PlanEntity> all = plans.findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(operators.current());
+        List<PlanEntity> all = plans.findByWorkshopIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(workshops.current());
         now.catalogue().lookUp(plans.piecesIn(all.stream().map(p -> p.id).toList()));
         AtomicReference<String> likeliest = new AtomicReference<>();
         List<PlanEffectResponse> effects = new ArrayList<>();

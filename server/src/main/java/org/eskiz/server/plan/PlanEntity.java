@@ -22,7 +22,7 @@ class PlanEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     String site;
     String name;
 
@@ -51,10 +51,10 @@ class PlanEntity {
 
     protected PlanEntity() {}
 
-    static PlanEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {
+    static PlanEntity create(UUID id, UUID workshopId, boolean demo, Instant now) {
         PlanEntity plan = new PlanEntity();
         plan.id = id;
-        plan.operatorId = operatorId;
+        plan.workshopId = workshopId;
         plan.demo = demo;
         plan.createdAt = now;
         plan.updatedAt = now;

@@ -53,10 +53,10 @@ record PlanListQuery(String find, Boolean demo, List<UUID> ids) {
         return Search.of(find);
     }
 
-    Specification<PlanEntity> of(UUID operator) {
+    Specification<PlanEntity> of(UUID workshop) {
         return (plan, query, is) -> {
             List<Predicate> all = new ArrayList<>();
-            all.add(is.equal(plan.get("operatorId"), operator));
+            all.add(is.equal(plan.get("workshopId"), workshop));
             all.add(is.isNull(plan.get("deletedAt")));
             search().words().forEach(word -> all.add(found(word, plan, query, is)));
             if (demo != null) {

@@ -19,8 +19,8 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
     /** Piece, plan, site and name, of plans that have some pieces of the locker in them. */
     @Query("""
             select u, p.id, p.site, p.name from PlanEntity p join p.pieces u
-            where p.operatorId = :operator and p.deletedAt is null and u in :pieces order by p.site, p.name""")
-    List<Object[]> withPieces(Collection<UUID> pieces, UUID operator);
+            where p.workshopId = :workshop and p.deletedAt is null and u in :pieces order by p.site, p.name""")
+    List<Object[]> withPieces(Collection<UUID> pieces, UUID workshop);
 
     /** Pieces that lie in the runs of some plans. */
     @Query("select distinct u from PlanEntity p join p.pieces u where p.id in :plans")
@@ -29,10 +29,10 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
     /** Plans of which no drawing is kept, the last changed first. */
     @Query("""
             select p from PlanEntity p
-            where p.operatorId = :operator and p.deletedAt is null
+            where p.workshopId = :workshop and p.deletedAt is null
               and not exists (select s from PlanSketchEntity s where s.planId = p.id)
             order by p.updatedAt desc""")
-    List<PlanEntity> undrawn(UUID operator, Limit limit);
+    List<PlanEntity> undrawn(UUID workshop, Limit limit);
 
     /** Those of some plans that have pieces of the locker in their runs. */
     @Query("select distinct p.id from PlanEntity p join p.pieces u where p.id in :plans")
@@ -40,19 +40,19 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
 
     @Query("""
             select p.id from PlanEntity p
-            where p.operatorId = :operator and p.deletedAt is null order by p.site, p.name, p.id""")
-    List<UUID> ids(UUID operator);
+            where p.workshopId = :workshop and p.deletedAt is null order by p.site, p.name, p.id""")
+    List<UUID> ids(UUID workshop);
 
-    List<PlanEntity> findByIdInAndOperatorIdOrderBySiteAscNameAscIdAsc(Collection<UUID> ids, UUID operatorId);
+    List<PlanEntity> findByIdInAndWorkshopIdOrderBySiteAscNameAscIdAsc(Collection<UUID> ids, UUID workshopId);
 
     Optional<PlanEntity> findById(UUID id);
 
-    Optional<PlanEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
+    Optional<PlanEntity> findByIdAndWorkshopId(UUID id, UUID workshopId);
 
-    List<PlanEntity> findByOperatorIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(UUID operatorId);
+    List<PlanEntity> findByWorkshopIdAndDeletedAtIsNullOrderBySiteAscNameAscIdAsc(UUID workshopId);
 
     /** The bin; plans of the demo are not kept in it. */
-    List<PlanEntity> findByOperatorIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(UUID operatorId);
+    List<PlanEntity> findByWorkshopIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(UUID workshopId);
 
-    List<PlanEntity> findByOperatorIdAndDeletedAtIsNullAndDemoTrue(UUID operatorId);
+    List<PlanEntity> findByWorkshopIdAndDeletedAtIsNullAndDemoTrue(UUID workshopId);
 }

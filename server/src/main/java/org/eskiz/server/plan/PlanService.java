@@ -14,7 +14,7 @@ import java.util.UUID;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
@@ -38,7 +38,7 @@ class PlanService {
     private final PlanSketches sketches;
     private final CablesInRuns inRuns;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final EntityManager database;
     private final IdempotentStore store;
     private final JsonMapper json;
@@ -51,7 +51,7 @@ class PlanService {
             PlanSketches sketches,
             CablesInRuns inRuns,
             CatalogueService catalogues,
-            OperatorService operators,
+            WorkshopService workshops,
             EntityManager database,
             IdempotentStore store,
             JsonMapper json,
@@ -62,7 +62,7 @@ class PlanService {
         this.sketches = sketches;
         this.inRuns = inRuns;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
         this.database = database;
         this.store = store;
         this.json = json;
@@ -73,20 +73,20 @@ class PlanService {
     ListPage<PlanSummary> list(PlanListQuery query, PlanListQuery.Order order, KeysetOrder.Part part) {
         if (!query.search().isForAnything()) {
             // a plan is found by the cable that it is drawn with
-            drawn(plans.undrawn(operators.current(), Limit.of(MOST_DRAWN_FOR_A_SEARCH)));
+            drawn(plans.undrawn(workshops.current(), Limit.of(MOST_DRAWN_FOR_A_SEARCH)));
         }
-        return order.keyset().page(plans, query.of(operators.current()), part).map(this::summaries);
+        return order.keyset().page(plans, query.of(workshops.current()), part).map(this::summaries);
     }
 
     /** How many plans fit. */
     long count(PlanListQuery query) {
-        return plans.count(query.of(operators.current()));
+        return plans.count(query.of(workshops.current()));
     }
 
     /** Plans that were put away and can be restored, the last one first. */
     List<PlanSummary> bin() {
         return summaries(
-                plans.findByOperatorIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(operators.current()));
+                plans.findByWorkshopIdAndDeletedAtIsNotNullAndDemoFalseOrderByDeletedAtDesc(workshops.current()));
     }
 
     private List<PlanSummary> summaries(List<PlanEntity> found) {
@@ -126,7 +126,7 @@ class PlanService {
     @Transactional
     void removeDemo() {
         Instant now = Instant.now(clock);
-        plans.findByOperatorIdAndDeletedAtIsNullAndDemoTrue(operators.current()).forEach(p -> p.deletedAt = now);
+        plans.findByWorkshopIdAndDeletedAtIsNullAndDemoTrue(workshops.current()).forEach(p -> p.deletedAt = now);
     }
 
     @Transactional(readOnly = true)
@@ -185,7 +185,7 @@ class PlanService {
     }
 
     private PlanEntity existingOrDeleted(UUID id) {
-        return plans.findByIdAndOperatorId(id, operators.current())
+        return plans.findByIdAndWorkshopId(id, workshops.current())
                 .orElseThrow(() -> new NotFoundException("plan", id));
     }
 
@@ -197,7 +197,8 @@ class PlanService {
     }
 
     private Optional<PlanResponse> stored(PlanRequest request) {
-        Optional<PlanResponse> stored = plans.findById(request.id()).map(this::response);
+        Optional<PlanResponse> stored =
+                plans.findByIdAndWorkshopId(request.id(), workshops.current()).map(this::response);
         stored.filter(plan -> !saysTheSame(plan, request)).ifPresent(other -> {
             throw new ConflictException("a plan with the id " + request.id() + " is there already", other);
         });
@@ -205,7 +206,7 @@ class PlanService {
     }
 
     private PlanResponse create(PlanRequest request, PlanDocument document, boolean demo) {
-        PlanEntity plan = PlanEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+        PlanEntity plan = PlanEntity.create(request.id(), workshops.current(), demo, Instant.now(clock));
         write(plan, request, document);
         plans.save(plan);
         flushAsRevision(plan);

@@ -12,7 +12,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -26,7 +26,7 @@ public class PlanTransfer {
     private final PlanRepository repository;
     private final PlanDocumentReader documents;
     private final DecisionRepository decisions;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final EntityManager database;
     private final JsonMapper json;
 
@@ -35,14 +35,14 @@ public class PlanTransfer {
             PlanRepository repository,
             PlanDocumentReader documents,
             DecisionRepository decisions,
-            OperatorService operators,
+            WorkshopService workshops,
             EntityManager database,
             JsonMapper json) {
         this.plans = plans;
         this.repository = repository;
         this.documents = documents;
         this.decisions = decisions;
-        this.operators = operators;
+        this.workshops = workshops;
         this.database = database;
         this.json = json;
     }
@@ -53,13 +53,13 @@ public class PlanTransfer {
     /** Ids of every plan that is there. */
     @Transactional(readOnly = true)
     public List<UUID> ids() {
-        return repository.ids(operators.current());
+        return repository.ids(workshops.current());
     }
 
     /** Some plans, in the order of their sites and names. */
     @Transactional(readOnly = true)
     public List<PlanInFile> some(Collection<UUID> ids) {
-        return inFile(repository.findByIdInAndOperatorIdOrderBySiteAscNameAscIdAsc(ids, operators.current()));
+        return inFile(repository.findByIdInAndWorkshopIdOrderBySiteAscNameAscIdAsc(ids, workshops.current()));
     }
 
     /** One plan; 404 where there is none. */
@@ -71,7 +71,7 @@ public class PlanTransfer {
     /** A plan of this id; one in the bin counts, since its id is taken. */
     @Transactional(readOnly = true)
     public Optional<PlanInFile> stored(UUID id) {
-        return repository.findByIdAndOperatorId(id, operators.current()).map(this::inFile);
+        return repository.findByIdAndWorkshopId(id, workshops.current()).map(this::inFile);
     }
 
     /** What a plan of a file refers to. */
@@ -150,7 +150,7 @@ public class PlanTransfer {
     private DecisionEntity decision(UUID plan, long version, PlanInFile.DecisionInFile d) {
         DecisionEntity made = new DecisionEntity();
         made.id = d.id();
-        made.operatorId = operators.current();
+        made.workshopId = workshops.current();
         made.planId = plan;
         made.planVersion = version;
         made.decidedAt = d.decidedAt();

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -14,11 +14,11 @@ import org.springframework.transaction.annotation.Transactional;
 public class PlansOfPiecesService {
 
     private final PlanRepository plans;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
-    PlansOfPiecesService(PlanRepository plans, OperatorService operators) {
+    PlansOfPiecesService(PlanRepository plans, WorkshopService workshops) {
         this.plans = plans;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     /** A plan, as far as its name. */
@@ -27,7 +27,7 @@ public class PlansOfPiecesService {
     /** By the ids of some pieces; plans in the bin are left out. */
     @Transactional(readOnly = true)
     public Map<UUID, List<PlanName>> of(Collection<UUID> pieces) {
-        return plans.withPieces(pieces, operators.current()).stream()
+        return plans.withPieces(pieces, workshops.current()).stream()
                 .collect(Collectors.groupingBy(
                         row -> (UUID) row[0],
                         Collectors.mapping(

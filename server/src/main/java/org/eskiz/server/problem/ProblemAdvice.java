@@ -62,6 +62,16 @@ class ProblemAdvice {
         return answer;
     }
 
+    @ExceptionHandler(NotSignedInException.class)
+    ResponseEntity<ProblemDetail> notSignedIn(NotSignedInException e) {
+        return problem(HttpStatus.UNAUTHORIZED, "Not signed in", e.getMessage(), List.of());
+    }
+
+    @ExceptionHandler(NotAllowedException.class)
+    ResponseEntity<ProblemDetail> notAllowed(NotAllowedException e) {
+        return problem(HttpStatus.FORBIDDEN, "Not allowed", e.getMessage(), List.of());
+    }
+
     @ExceptionHandler(HttpMessageNotReadableException.class)
     ResponseEntity<ProblemDetail> unreadable(HttpMessageNotReadableException e) {
         var json = causeOf(e, JacksonException.class);

@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.NoSuchElementException;
 import java.util.UUID;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Service;
@@ -21,11 +21,11 @@ class TransferUploads {
     static final int MOST_PARTS = 4096;
 
     private final JdbcTemplate sql;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
-    TransferUploads(JdbcTemplate sql, OperatorService operators) {
+    TransferUploads(JdbcTemplate sql, WorkshopService workshops) {
         this.sql = sql;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     /** Keeps a part; sent again, it stands in place of what was sent before. */
@@ -33,20 +33,20 @@ class TransferUploads {
     void put(UUID upload, int number, byte[] content) {
         sql.update("delete from transfer_upload where sent_at < now() - interval '1 day'");
         sql.update(
-                "insert into transfer_upload (id, operator_id, sent_at) values (?, ?, now()) on conflict do nothing",
+                "insert into transfer_upload (id, workshop_id, sent_at) values (?, ?, now()) on conflict do nothing",
                 upload,
-                operators.current());
+                workshops.current());
         sql.update("""
                 insert into transfer_upload_part (upload_id, number, content)
-                select id, ?, ? from transfer_upload where id = ? and operator_id = ?
-                on conflict (upload_id, number) do update set content = excluded.content""", number, content, upload, operators.current());
+                select id, ?, ? from transfer_upload where id = ? and workshop_id = ?
+                on conflict (upload_id, number) do update set content = excluded.content""", number, content, upload, workshops.current());
     }
 
     /** All of it, part after part. */
     InputStream open(UUID upload) {
         List<Integer> numbers = sql.queryForList("""
                 select p.number from transfer_upload_part p join transfer_upload u on u.id = p.upload_id
-                where u.id = ? and u.operator_id = ? order by p.number""", Integer.class, upload, operators.current());
+                where u.id = ? and u.workshop_id = ? order by p.number""", Integer.class, upload, workshops.current());
         for (int i = 0; i < numbers.size(); i++) {
             if (numbers.get(i) != i) {
                 throw new InvalidRequestException(
@@ -60,7 +60,7 @@ class TransferUploads {
     }
 
     void delete(UUID upload) {
-        sql.update("delete from transfer_upload where id = ? and operator_id = ?", upload, operators.current());
+        sql.update("delete from transfer_upload where id = ? and workshop_id = ?", upload, workshops.current());
     }
 
     private final class Parts implements Enumeration<InputStream> {

@@ -5,43 +5,62 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.net.URI;
-import java.util.Set;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Keeps other web pages out. Without sign-in, any page that the operator visits could send requests to this port: the
- * Host header must name loopback (a rebound name does not), the Origin header, where there is one, this very server.
+ * Keeps other web pages out. Any page that the operator visits could send requests to this port: the Host header must name
+ * loopback or the address that the server is known by (a rebound name does neither), the Origin header, where there is one,
+ * this very server. What comes from another machine without TLS is not listened to.
  */
 final class HostFilter extends OncePerRequestFilter {
-
-    private static final Set<String> LOOPBACK = Set.of("127.0.0.1", "localhost", "[::1]");
 
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self';"
             + " font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self';"
             + " base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
+    private static final String WITHOUT_TLS =
+            "passwords and plans are not sent in the clear: open this server by https; whoever runs it gives it a certificate"
+                    + " (ESKIZ_TLS_CERTIFICATE, ESKIZ_TLS_KEY) or puts it behind a proxy that has one (ESKIZ_BEHIND_PROXY)";
+
+    /** What a balancer asks, by whichever name it knows this machine; it says nothing but whether the server is up. */
+    private static final String HEALTH = "/actuator/health/";
+
     private static final String NOT_KEPT = CacheControl.noStore().getHeaderValue();
 
     private final Problems problems;
 
-    HostFilter(Problems problems) {
+    private final PublicAddress address;
+
+    HostFilter(Problems problems, PublicAddress address) {
         this.problems = problems;
+        this.address = address;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         setHeaders(request, response);
-        if (!LOOPBACK.contains(request.getServerName()) || !isFromHere(request)) {
+        if (request.getRequestURI().startsWith(HEALTH)) {
+            chain.doFilter(request, response);
+            return;
+        }
+        if (!address.isNamedBy(request) || !isFromHere(request)) {
             problems.refuse(
                     request,
                     response,
                     HttpStatus.FORBIDDEN,
-                    "only pages of this server may ask; open it by its loopback address");
+                    address.isOpen()
+                            ? "only pages of this server may ask; open it by " + address.of("")
+                            : "only pages of this server may ask; open it by its loopback address");
+            return;
+        }
+        if (!request.isSecure() && !isFromThisMachine(request)) {
+            problems.refuse(request, response, HttpStatus.FORBIDDEN, WITHOUT_TLS);
             return;
         }
         chain.doFilter(request, response);
@@ -58,29 +77,18 @@ final class HostFilter extends OncePerRequestFilter {
         }
     }
 
-    private static boolean isFromHere(HttpServletRequest request) {
+    private boolean isFromHere(HttpServletRequest request) {
         String origin = request.getHeader(HttpHeaders.ORIGIN);
         String site = request.getHeader("Sec-Fetch-Site");
         boolean otherSite = "cross-site".equals(site) && !"navigate".equals(request.getHeader("Sec-Fetch-Mode"));
-        return !otherSite && (origin == null || isThisServer(origin, request));
+        return !otherSite && (origin == null || address.isOrigin(origin, request));
     }
 
-    private static boolean isThisServer(String origin, HttpServletRequest request) {
+    private static boolean isFromThisMachine(HttpServletRequest request) {
         try {
-            URI uri = URI.create(origin);
-            return request.getScheme().equals(uri.getScheme())
-                    && request.getServerName().equals(uri.getHost())
-                    && request.getServerPort() == port(uri);
-        } catch (IllegalArgumentException e) {
+            return InetAddress.getByName(request.getRemoteAddr()).isLoopbackAddress();
+        } catch (UnknownHostException e) {
             return false;
         }
-    }
-
-    /** A browser leaves out the port that its scheme has anyway. */
-    private static int port(URI origin) {
-        if (origin.getPort() >= 0) {
-            return origin.getPort();
-        }
-        return "https".equals(origin.getScheme()) ? 443 : 80;
     }
 }

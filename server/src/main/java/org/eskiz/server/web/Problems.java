@@ -12,7 +12,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Tells what is wrong with a request before any controller has it, in the same form as afterwards (RFC 9457). */
 @Component
-class Problems {
+public class Problems {
 
     private final JsonMapper json;
 
@@ -21,7 +21,7 @@ class Problems {
     }
 
     /** Answers, and ends the connection where there is more of the request than anybody will read. */
-    void refuse(HttpServletRequest request, HttpServletResponse response, HttpStatus status, String detail)
+    public void refuse(HttpServletRequest request, HttpServletResponse response, HttpStatus status, String detail)
             throws IOException {
         byte[] body = json.writeValueAsBytes(problem(status, detail));
         response.setStatus(status.value());

@@ -4,15 +4,21 @@ import jakarta.servlet.DispatcherType;
 import jakarta.servlet.Filter;
 import java.net.InetAddress;
 import java.net.UnknownHostException;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.core.StandardHost;
+import org.apache.catalina.valves.RemoteIpValve;
 import org.apache.catalina.valves.ValveBase;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.Ssl;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
@@ -32,8 +38,8 @@ class WebServer {
     }
 
     @Bean
-    FilterRegistrationBean<HostFilter> host(Problems problems) {
-        return first(new HostFilter(problems), 1);
+    FilterRegistrationBean<HostFilter> host(Problems problems, PublicAddress address) {
+        return first(new HostFilter(problems, address), 1);
     }
 
     @Bean
@@ -57,9 +63,18 @@ class WebServer {
 
     /** Without sign-in it listens on loopback, whatever else Spring can be told. */
     @Bean
-    WebServerFactoryCustomizer<TomcatServletWebServerFactory> onLoopbackOnly(@Value("${eskiz.bind}") String bind) {
+    WebServerFactoryCustomizer<TomcatServletWebServerFactory> listening(
+            PublicAddress address,
+            @Value("${eskiz.bind}") String bind,
+            @Value("${eskiz.tls.certificate}") String certificate,
+            @Value("${eskiz.tls.key}") String key,
+            @Value("${eskiz.behind-proxy}") String proxies) {
         return factory -> {
-            factory.setAddress(loopback(bind));
+            factory.setAddress(address(bind, address.isOpen()));
+            tls(certificate, key).ifPresent(factory::setSsl);
+            if (!proxies.isBlank()) {
+                factory.addEngineValves(behind(proxies));
+            }
             factory.addConnectorCustomizers(connector -> connector.setProperty("socket.txBufSize", SEND_BUFFER_BYTES));
             factory.addContextCustomizers(context -> {
                 StandardHost host = (StandardHost) context.getParent();
@@ -69,16 +84,40 @@ class WebServer {
         };
     }
 
-    private static InetAddress loopback(String bind) {
+    private static InetAddress address(String bind, boolean isOpen) {
         try {
             InetAddress address = InetAddress.getByName(bind);
-            if (address.isLoopbackAddress()) {
+            if (address.isLoopbackAddress() || isOpen) {
                 return address;
             }
         } catch (UnknownHostException e) {
-            // told below
+            throw new IllegalStateException("ESKIZ_BIND must be an address of this machine, not \"" + bind + "\"", e);
         }
-        throw new IllegalStateException("ESKIZ_BIND must be loopback while there is no sign-in, not \"" + bind + "\"");
+        throw new IllegalStateException("ESKIZ_BIND must be loopback while there is no sign-in, not \"" + bind
+                + "\": ./eskiz open says how to let others in");
+    }
+
+    private static Optional<Ssl> tls(String certificate, String key) {
+        if (certificate.isBlank() != key.isBlank()) {
+            throw new IllegalStateException("ESKIZ_TLS_CERTIFICATE and ESKIZ_TLS_KEY go together");
+        }
+        if (certificate.isBlank()) {
+            return Optional.empty();
+        }
+        Ssl ssl = new Ssl();
+        ssl.setCertificate(certificate);
+        ssl.setCertificatePrivateKey(key);
+        ssl.setEnabledProtocols(new String[] {"TLSv1.2", "TLSv1.3"});
+        return Optional.of(ssl);
+    }
+
+    /** Whom a request is from and by which address it was sent is what trusted proxies say of it. */
+    private static RemoteIpValve behind(String proxies) {
+        RemoteIpValve valve = new RemoteIpValve();
+        valve.setInternalProxies(
+                Arrays.stream(proxies.split("[ ,]+")).map(Pattern::quote).collect(Collectors.joining("|")));
+        valve.setProtocolHeader("X-Forwarded-Proto");
+        return valve;
     }
 
     private static final class ConnectionValve extends ValveBase {

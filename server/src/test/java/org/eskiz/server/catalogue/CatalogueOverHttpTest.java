@@ -75,7 +75,7 @@ class CatalogueOverHttpTest {
     @Test
     void builtInKeysAreReservedInTheDatabase(Api api, JdbcTemplate sql) {
         assertThatThrownBy(() -> sql.update("""
-                        insert into cable_type (id, operator_id, key, position, created_at)
+                        insert into cable_type (id, workshop_id, key, position, created_at)
                         select ?, id, 'rg-58', 0, now() from operator""", UUID.randomUUID())).hasMessageContaining("reserved");
     }
 

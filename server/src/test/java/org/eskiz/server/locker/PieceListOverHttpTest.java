@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -149,11 +149,11 @@ class PieceListOverHttpTest {
     }
 
     @Test
-    void aPieceBecomesDueByTheDayAlone(Api api, PieceLifeRepository lives, OperatorService operators) {
+    void aPieceBecomesDueByTheDayAlone(Api api, PieceLifeRepository lives, WorkshopService workshops) {
         UUID id = piece(api, "of the year");
         test(api, UUID.randomUUID(), id, "2026-10-01", 3.8);
         assertThat(labels(api, "&standing=FINE")).containsExactly("of the year");
-        lives.turn(operators.current(), LocalDate.of(2027, 10, 1));
+        workshops.alone(() -> lives.turn(workshops.current(), LocalDate.of(2027, 10, 1)));
         assertThat(urgency(lives, id)).isEqualTo(PieceListQuery.URGENCIES.get(PieceSummary.PieceCondition.DUE));
         // whoever lists the locker has it as of today
         assertThat(labels(api, "&standing=FINE")).containsExactly("of the year");

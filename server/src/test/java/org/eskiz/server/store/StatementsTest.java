@@ -41,15 +41,15 @@ class StatementsTest {
         select md5('test' || n)::uuid, r.number, r.document, r.summary, r.cable_type_id, md5('piece' || n)::uuid, r.stored_at
         from generate_series(1, %1$d) n cross join lateral
             (select r.* from bench_test_revision r join bench_test t on t.id = r.test_id where t.demo order by t.id, number limit 1) r""", """
-        insert into cable_type (id, operator_id, key, position, created_at)
+        insert into cable_type (id, workshop_id, key, position, created_at)
         select md5('type' || n)::uuid, (select id from operator), 'own-' || n, 1000 + n, now() from generate_series(1, %1$d) n""", """
         insert into cable_type_revision select (jsonb_populate_record(null::cable_type_revision, to_jsonb(r) || jsonb_build_object('id', md5('revision' || n)::uuid,
             'cable_type_id', md5('type' || n)::uuid, 'number', 1, 'name', r.name || n))).*
         from generate_series(1, %1$d) n cross join lateral
-            (select r.* from cable_type_revision r join cable_type t on t.id = r.cable_type_id where t.operator_id is null order by t.position limit 1) r""", """
+            (select r.* from cable_type_revision r join cable_type t on t.id = r.cable_type_id where t.workshop_id is null order by t.position limit 1) r""", """
         insert into attenuation_point select md5('revision' || n)::uuid, p.frequency_mhz, p.attenuation_db_per_100m
         from generate_series(1, %1$d) n cross join lateral
-            (select r.id from cable_type_revision r join cable_type t on t.id = r.cable_type_id where t.operator_id is null order by t.position limit 1) r
+            (select r.id from cable_type_revision r join cable_type t on t.id = r.cable_type_id where t.workshop_id is null order by t.position limit 1) r
             join attenuation_point p on p.revision_id = r.id""", """
         insert into kit select (jsonb_populate_record(null::kit, to_jsonb(k) || jsonb_build_object('id', md5('kit' || n)::uuid, 'name', k.name || n))).*
         from generate_series(1, %1$d) n cross join lateral (select * from kit where demo order by id limit 1) k""", """

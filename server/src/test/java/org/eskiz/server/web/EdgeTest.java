@@ -20,6 +20,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.mock.web.MockFilterChain;
 import org.springframework.mock.web.MockHttpServletRequest;
 import org.springframework.mock.web.MockHttpServletResponse;
@@ -193,18 +194,63 @@ class EdgeTest {
         request.setServerPort(port);
         request.addHeader("Origin", origin);
         var response = new MockHttpServletResponse();
-        new HostFilter(new Problems(JsonMapper.builder().build())).doFilter(request, response, new MockFilterChain());
+        filter("").doFilter(request, response, new MockFilterChain());
         assertThat(response.getStatus()).isEqualTo(status);
+    }
+
+    private static HostFilter filter(String address) {
+        return new HostFilter(new Problems(JsonMapper.builder().build()), new PublicAddress(address));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "https, club.example, 192.0.2.7, https://club.example:8443, 200",
+        "https, CLUB.example, 192.0.2.7, https://club.example:8443, 200",
+        "https, other.example, 192.0.2.7, https://club.example:8443, 403",
+        "https, club.example, 192.0.2.7, https://other.example, 403",
+        "https, club.example, 192.0.2.7, https://club.example:9999, 403",
+        "http, club.example, 192.0.2.7, https://club.example:8443, 403",
+        "http, 127.0.0.1, 127.0.0.1, http://127.0.0.1:8443, 200"
+    })
+    void anOpenServerAnswersToItsNameAndByTlsOnly(String scheme, String host, String from, String origin, int status)
+            throws Exception {
+        var request = new MockHttpServletRequest("POST", "/api/plans");
+        request.setScheme(scheme);
+        request.setServerName(host);
+        request.setServerPort(8443);
+        request.setRemoteAddr(from);
+        request.addHeader("Origin", origin);
+        var response = new MockHttpServletResponse();
+        filter("https://club.example:8443").doFilter(request, response, new MockFilterChain());
+        assertThat(response.getStatus()).isEqualTo(status);
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"club.example", "https://club.example/eskiz", "ftp://club.example", "https://", "https:// club"})
+    void anAddressIsASchemeANameAndAPort(String address) {
+        assertThatThrownBy(() -> new PublicAddress(address)).hasMessageContaining("must be like https://club.example");
     }
 
     @Test
     void nothingThatSpringCanBeToldOpensIt() throws Exception {
         var factory = new TomcatServletWebServerFactory();
         factory.setAddress(InetAddress.getByName("0.0.0.0"));
-        new WebServer().onLoopbackOnly("127.0.0.1").customize(factory);
+        listening("127.0.0.1", "", "").customize(factory);
         assertThat(factory.getAddress().isLoopbackAddress()).isTrue();
-        assertThatThrownBy(() -> new WebServer().onLoopbackOnly("0.0.0.0").customize(factory))
-                .hasMessageContaining("must be loopback");
+        assertThatThrownBy(() -> listening("0.0.0.0", "", "").customize(factory))
+                .hasMessageContaining("must be loopback")
+                .hasMessageContaining("./eskiz open");
+        assertThatThrownBy(() ->
+                        listening("0.0.0.0", "https://club.example", "cert.pem").customize(factory))
+                .hasMessageContaining("go together");
+        listening("0.0.0.0", "https://club.example", "").customize(factory);
+        assertThat(factory.getAddress().isAnyLocalAddress()).isTrue();
+    }
+
+    private static WebServerFactoryCustomizer<TomcatServletWebServerFactory> listening(
+            String bind, String address, String certificate) {
+        return new WebServer().listening(new PublicAddress(address), bind, certificate, "", "");
     }
 
     @Test

@@ -23,7 +23,7 @@ class KitEntity {
     @Id
     UUID id;
 
-    UUID operatorId;
+    UUID workshopId;
     boolean demo;
 
     @Version
@@ -45,10 +45,10 @@ class KitEntity {
 
     protected KitEntity() {}
 
-    static KitEntity create(UUID id, UUID operatorId, boolean demo, Instant now) {
+    static KitEntity create(UUID id, UUID workshopId, boolean demo, Instant now) {
         KitEntity kit = new KitEntity();
         kit.id = id;
-        kit.operatorId = operatorId;
+        kit.workshopId = workshopId;
         kit.demo = demo;
         kit.createdAt = now;
         return kit;

@@ -16,7 +16,7 @@ import org.eskiz.server.catalogue.Connector;
 import org.eskiz.server.catalogue.CurvesRequest;
 import org.eskiz.server.locker.PieceOfLocker;
 import org.eskiz.server.locker.PiecesOfLocker;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -27,20 +27,20 @@ class KitLosses {
     private final KitRepository kits;
     private final PiecesOfLocker pieces;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
 
-    KitLosses(KitRepository kits, PiecesOfLocker pieces, CatalogueService catalogues, OperatorService operators) {
+    KitLosses(KitRepository kits, PiecesOfLocker pieces, CatalogueService catalogues, WorkshopService workshops) {
         this.kits = kits;
         this.pieces = pieces;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
     }
 
     /** Of every kit that is kept, at a frequency and 20 °C. */
     @Transactional(readOnly = true)
     List<KitLossResponse> at(double frequencyMHz) {
         new CurvesRequest.AtFrequency(frequencyMHz).require();
-        List<KitEntity> all = kits.all(operators.current());
+        List<KitEntity> all = kits.all(workshops.current());
         Map<UUID, OwnedPiece> known = known(all, frequencyMHz);
         Map<String, Double> pairs = pairs(catalogues.current(), frequencyMHz);
         return all.stream()

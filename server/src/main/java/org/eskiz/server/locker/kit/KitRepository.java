@@ -14,10 +14,10 @@ interface KitRepository extends Repository<KitEntity, UUID> {
 
     Optional<KitEntity> findById(UUID id);
 
-    Optional<KitEntity> findByIdAndOperatorId(UUID id, UUID operatorId);
+    Optional<KitEntity> findByIdAndWorkshopId(UUID id, UUID workshopId);
 
     @Query("""
             select distinct k from KitEntity k left join fetch k.pieces
-            where k.operatorId = :operator and k.deletedAt is null order by k.name""")
-    List<KitEntity> all(UUID operator);
+            where k.workshopId = :workshop and k.deletedAt is null order by k.name""")
+    List<KitEntity> all(UUID workshop);
 }

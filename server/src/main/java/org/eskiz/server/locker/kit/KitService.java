@@ -21,7 +21,7 @@ import org.eskiz.server.locker.PieceRequest;
 import org.eskiz.server.locker.PiecesOfLocker;
 import org.eskiz.server.locker.kit.KitResponse.AdapterResponse;
 import org.eskiz.server.locker.kit.KitResponse.PackedResponse;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.ConflictException;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
@@ -38,7 +38,7 @@ class KitService implements KitNames {
     private final KitRepository kits;
     private final PiecesOfLocker pieces;
     private final CatalogueService catalogues;
-    private final OperatorService operators;
+    private final WorkshopService workshops;
     private final IdempotentStore store;
     private final JsonMapper json;
     private final Clock clock;
@@ -47,14 +47,14 @@ class KitService implements KitNames {
             KitRepository kits,
             PiecesOfLocker pieces,
             CatalogueService catalogues,
-            OperatorService operators,
+            WorkshopService workshops,
             IdempotentStore store,
             JsonMapper json,
             Clock clock) {
         this.kits = kits;
         this.pieces = pieces;
         this.catalogues = catalogues;
-        this.operators = operators;
+        this.workshops = workshops;
         this.store = store;
         this.json = json;
         this.clock = clock;
@@ -62,7 +62,7 @@ class KitService implements KitNames {
 
     @Transactional(readOnly = true)
     List<KitResponse> list() {
-        List<KitEntity> all = kits.all(operators.current());
+        List<KitEntity> all = kits.all(workshops.current());
         Map<UUID, PieceOfLocker> known = piecesOf(all);
         return all.stream().map(k -> response(k, known)).toList();
     }
@@ -86,12 +86,12 @@ class KitService implements KitNames {
     }
 
     private Optional<KitResponse> stored(KitRequest request) {
-        return kits.findById(request.id()).map(this::response);
+        return kits.findByIdAndWorkshopId(request.id(), workshops.current()).map(this::response);
     }
 
     private KitResponse create(KitRequest request, boolean demo) {
         check(request);
-        KitEntity kit = KitEntity.create(request.id(), operators.current(), demo, Instant.now(clock));
+        KitEntity kit = KitEntity.create(request.id(), workshops.current(), demo, Instant.now(clock));
         write(kit, request);
         kits.save(kit);
         kits.flush();
@@ -131,7 +131,7 @@ class KitService implements KitNames {
     @Transactional
     KitResponse restore(UUID id) {
         KitEntity kit =
-                kits.findByIdAndOperatorId(id, operators.current()).orElseThrow(() -> new NotFoundException("kit", id));
+                kits.findByIdAndWorkshopId(id, workshops.current()).orElseThrow(() -> new NotFoundException("kit", id));
         kit.deletedAt = null;
         return response(kit);
     }
@@ -140,7 +140,7 @@ class KitService implements KitNames {
     @Transactional
     void removeDemo() {
         Instant now = Instant.now(clock);
-        kits.all(operators.current()).stream().filter(k -> k.demo).forEach(k -> k.deletedAt = now);
+        kits.all(workshops.current()).stream().filter(k -> k.demo).forEach(k -> k.deletedAt = now);
     }
 
     private void check(KitRequest request) {
@@ -186,7 +186,7 @@ class KitService implements KitNames {
     }
 
     private KitEntity existing(UUID id) {
-        return kits.findByIdAndOperatorId(id, operators.current())
+        return kits.findByIdAndWorkshopId(id, workshops.current())
                 .filter(k -> k.deletedAt == null)
                 .orElseThrow(() -> new NotFoundException("kit", id));
     }
@@ -194,7 +194,7 @@ class KitService implements KitNames {
     @Override
     @Transactional(readOnly = true)
     public List<String> with(UUID piece) {
-        return kits.all(operators.current()).stream()
+        return kits.all(workshops.current()).stream()
                 .filter(k -> k.pieces.stream().anyMatch(p -> p.pieceId().equals(piece)))
                 .map(k -> k.name)
                 .toList();

@@ -9,7 +9,7 @@ import java.util.UUID;
 import javax.sql.DataSource;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
-import org.eskiz.server.operator.OperatorService;
+import org.eskiz.server.operator.WorkshopService;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -197,12 +197,12 @@ class KitsOverHttpTest {
     }
 
     @Test
-    void twoThousandPiecesAreListedAndSearched(Api api, OperatorService operators, DataSource database) {
-        new JdbcTemplate(database).update("""
-                insert into piece (id, operator_id, demo, version, label, length_m, near_connector, near_gender, far_connector,
+    void twoThousandPiecesAreListedAndSearched(Api api, WorkshopService workshops, DataSource database) {
+        workshops.alone(() -> new JdbcTemplate(database).update("""
+                insert into piece (id, workshop_id, demo, version, label, length_m, near_connector, near_gender, far_connector,
                     far_gender, created_at)
                 select gen_random_uuid(), ?, false, 0, 'many ' || i, 1 + i % 37 * 0.7, 'n', 'PLUG', 'n', 'PLUG', now()
-                from generate_series(1, 2000) i""", operators.current());
+                from generate_series(1, 2000) i""", workshops.current()));
         assertThat(api.get("/api/locker/overview")
                         .expect(200)
                         .json()

@@ -7,15 +7,21 @@ import java.time.Instant;
 import java.util.UUID;
 
 @Entity
-@Table(name = "operator")
-class OperatorEntity {
+@Table(name = "workshop")
+class WorkshopEntity {
 
     @Id
     private UUID id;
 
-    private String name;
+    String name;
     private Instant createdAt;
     private Instant demoLoadedAt;
 
-    protected OperatorEntity() {}
+    protected WorkshopEntity() {}
+
+    WorkshopEntity(UUID id, String name, Instant now) {
+        this.id = id;
+        this.name = name;
+        this.createdAt = now;
+    }
 }

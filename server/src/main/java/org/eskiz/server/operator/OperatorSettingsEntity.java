@@ -11,7 +11,7 @@ import org.hibernate.type.SqlTypes;
 
 @Entity
 @Table(name = "operator_settings")
-class SettingsEntity {
+class OperatorSettingsEntity {
 
     @Id
     UUID operatorId;
@@ -24,9 +24,9 @@ class SettingsEntity {
 
     Instant updatedAt;
 
-    protected SettingsEntity() {}
+    protected OperatorSettingsEntity() {}
 
-    SettingsEntity(UUID operatorId) {
+    OperatorSettingsEntity(UUID operatorId) {
         this.operatorId = operatorId;
     }
 }

@@ -1,14 +1,19 @@
 package org.eskiz.server.operator;
 
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 
-interface OperatorRepository extends Repository<OperatorEntity, UUID> {
+interface WorkshopRepository extends Repository<WorkshopEntity, UUID> {
+
+    Optional<WorkshopEntity> findById(UUID id);
+
+    WorkshopEntity saveAndFlush(WorkshopEntity workshop);
 
     @Modifying
-    @Query("update OperatorEntity o set o.demoLoadedAt = :at where o.id = :id and o.demoLoadedAt is null")
+    @Query("update WorkshopEntity w set w.demoLoadedAt = :at where w.id = :id and w.demoLoadedAt is null")
     int markDemoLoaded(UUID id, Instant at);
 }

@@ -1,0 +1,59 @@
+package org.eskiz.server.operator;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.Set;
+import org.eskiz.server.problem.NotAllowedException;
+import org.eskiz.server.problem.NotSignedInException;
+import org.eskiz.server.web.Computation;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.AnnotatedElementUtils;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Lets to a route whom it is open to, before anything is looked up: whoever may not is told so, whatever they asked for. */
+@Configuration(proxyBeanMethods = false)
+public class AccessRules implements WebMvcConfigurer, HandlerInterceptor {
+
+    private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this).addPathPatterns("/api/**").order(Ordered.HIGHEST_PRECEDENCE);
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (handler instanceof HandlerMethod route && !isOpenToAnybody(route)) {
+            AtWork atWork = AtWork.now().orElseThrow(NotSignedInException::new);
+            Role asked = leastRole(route, request.getMethod());
+            if (!atWork.role().covers(asked)) {
+                throw new NotAllowedException(
+                        asked == Role.KEEPER
+                                ? "this is for keepers of the workshop"
+                                : "guests of the workshop look and compute, and change nothing");
+            }
+        }
+        return true;
+    }
+
+    public static boolean isOpenToAnybody(HandlerMethod route) {
+        return route.hasMethodAnnotation(OpenToAnybody.class)
+                || AnnotatedElementUtils.hasAnnotation(route.getBeanType(), OpenToAnybody.class);
+    }
+
+    /** The least role that a route is open to. */
+    public static Role leastRole(HandlerMethod route, String method) {
+        OpenTo said = route.getMethodAnnotation(OpenTo.class);
+        if (said == null) {
+            said = AnnotatedElementUtils.findMergedAnnotation(route.getBeanType(), OpenTo.class);
+        }
+        if (said != null) {
+            return said.value();
+        }
+        return READING.contains(method) || route.hasMethodAnnotation(Computation.class) ? Role.GUEST : Role.MEMBER;
+    }
+}

@@ -1,0 +1,16 @@
+package org.eskiz.server.operator.signin;
+
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
+
+interface OperatorRepository extends Repository<OperatorEntity, UUID> {
+
+    Optional<OperatorEntity> findById(UUID id);
+
+    @Query("select o from OperatorEntity o where lower(o.name) = lower(:name) and o.closedAt is null")
+    Optional<OperatorEntity> named(String name);
+
+    OperatorEntity saveAndFlush(OperatorEntity operator);
+}

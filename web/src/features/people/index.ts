@@ -1,0 +1,3 @@
+export { ComeInPage } from './ComeInPage';
+export { PeoplePage } from './PeoplePage';
+export { SignIn } from './SignIn';
