@@ -66,6 +66,10 @@ const router = createBrowserRouter([
           { path: '/locker/:id', lazy: async () => ({ Component: (await locker()).PiecePage }) },
           { path: '/guide', lazy: async () => ({ Component: (await guide()).GuidePage }) },
           { path: '/settings', lazy: async () => ({ Component: (await settings()).SettingsPage }) },
+          {
+            path: '/happenings',
+            lazy: async () => ({ Component: (await people()).HappeningsPage }),
+          },
           { path: '/people', lazy: async () => ({ Component: (await people()).PeoplePage }) },
           { path: '*', element: <NotHere /> },
         ],

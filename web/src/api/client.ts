@@ -68,6 +68,7 @@ export type LengthSets = Schemas['LengthSetResponse'];
 export type CutPlan = Schemas['CutPlanResponse'];
 export type Session = Schemas['SessionResponse'];
 export type Person = Schemas['PersonResponse'];
+export type Happening = Schemas['HappeningResponse'];
 export type Role = Person['role'];
 export type BenchOutcome = NonNullable<BenchAnalysis['outcome']>;
 

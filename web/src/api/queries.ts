@@ -95,6 +95,16 @@ export function useBenchLog(search: BenchSearch) {
   );
 }
 
+/** What is looked for among what happened. */
+export type HappeningSearch = NonNullable<operations['listHappenings']['parameters']['query']>;
+
+/** What happened in the workshop, the newest first, in parts as they are looked at. */
+export function useHappenings(search: HappeningSearch) {
+  return useLongList(['happenings', search], (after, signal) =>
+    partOf(api.GET('/api/happenings', { params: { query: { ...search, after } }, signal })),
+  );
+}
+
 /** Some tests by their ids, in that order; those that are not there are left out. */
 export function useBenchTests(ids: readonly string[]): BenchSummary[] {
   const { data } = useQuery({

@@ -1,4 +1,4 @@
-import type { Role } from '../api';
+import type { Happening, Role } from '../api';
 
 /** What somebody may do in a workshop. */
 export const ROLE_WORDS: Record<Role, { name: string; may: string }> = {
@@ -22,3 +22,31 @@ export const peopleWords = {
   guestLooks: 'You are a guest here: you look and compute, and nothing that you change is kept.',
   factsAreKept: 'This holds for all of the workshop; its keepers change it.',
 };
+
+/** What was done, behind who did it and before what it was done to. */
+export const HAPPENING_WORDS: Record<Happening['kind'], { name: string; did: string }> = {
+  PLAN_SAVED: { name: 'plans saved', did: 'saved' },
+  PLAN_DELETED: { name: 'plans put into the bin', did: 'put into the bin' },
+  CABLE_CHOSEN: { name: 'cables chosen', did: 'chose a cable in' },
+  CHOICE_WITHDRAWN: { name: 'choices withdrawn', did: 'withdrew the choice in' },
+  TEST_NOTED: { name: 'tests noted', did: 'tested' },
+  TEST_CORRECTED: { name: 'tests corrected', did: 'corrected a test of' },
+  PIECE_TAKEN_OUT: { name: 'pieces taken out', did: 'took out' },
+  PIECE_PUT_AWAY: { name: 'pieces put away', did: 'put away' },
+  PIECE_CHANGED: { name: 'pieces changed', did: 'worked on' },
+  CABLE_CHANGED: { name: 'cables of our own', did: 'changed the cable' },
+  FILE_IMPORTED: { name: 'files taken in', did: 'took in the file' },
+};
+
+const WORKED_ON: Record<string, string> = {
+  REPAIR: 'repaired',
+  NEW_END: 'a new end',
+  RETIRED: 'retired',
+  BACK_IN_SERVICE: 'back in service',
+};
+
+/** What more there is to say of it; empty for nothing. */
+export function happeningDetail({ kind, detail }: Happening): string {
+  if (detail === null || kind === 'CABLE_CHANGED') return '';
+  return kind === 'PIECE_CHANGED' ? (WORKED_ON[detail] ?? '') : detail;
+}

@@ -624,6 +624,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/happenings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What happened in the workshop and who did it, the newest first */
+        get: operations["listHappenings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments/calibration": {
         parameters: {
             query?: never;
@@ -2806,6 +2823,19 @@ export interface components {
         GoToWorkshopRequest: {
             /** Format: uuid */
             workshopId: string;
+        };
+        /** @enum {string} */
+        HappeningKind: "PLAN_SAVED" | "PLAN_DELETED" | "CABLE_CHOSEN" | "CHOICE_WITHDRAWN" | "TEST_NOTED" | "TEST_CORRECTED" | "PIECE_TAKEN_OUT" | "PIECE_PUT_AWAY" | "PIECE_CHANGED" | "CABLE_CHANGED" | "FILE_IMPORTED";
+        HappeningResponse: {
+            /** Format: date-time */
+            at: string;
+            detail: string | null;
+            id: string;
+            kind: components["schemas"]["HappeningKind"];
+            person: string | null;
+            subject: string;
+            /** Format: uuid */
+            subjectId: string;
         };
         HighestResponse: {
             endOfSheet: boolean;
@@ -5445,6 +5475,32 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FitResponse"];
+                };
+            };
+        };
+    };
+    listHappenings: {
+        parameters: {
+            query?: {
+                kind?: components["schemas"]["HappeningKind"];
+                person?: string;
+                find?: string;
+                after?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HappeningResponse"][];
                 };
             };
         };

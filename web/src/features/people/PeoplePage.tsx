@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { signOut, useSession } from '../../app/session';
 import { Shell } from '../../app/Shell';
 import { ROLE_WORDS } from '../../words';
@@ -20,8 +21,11 @@ export function PeoplePage() {
             {session.role && (
               <span className="text-soft">you are a {ROLE_WORDS[session.role].name} here</span>
             )}
+            <Link to="/happenings" className="quiet ml-auto">
+              What happened
+            </Link>
             {session.open && (
-              <button type="button" className="quiet ml-auto" onClick={() => void signOut()}>
+              <button type="button" className="quiet" onClick={() => void signOut()}>
                 Sign out
               </button>
             )}

@@ -1,3 +1,4 @@
 export { ComeInPage } from './ComeInPage';
+export { HappeningsPage } from './HappeningsPage';
 export { PeoplePage } from './PeoplePage';
 export { SignIn } from './SignIn';

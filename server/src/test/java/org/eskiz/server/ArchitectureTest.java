@@ -30,6 +30,7 @@ class ArchitectureTest {
                     "web",
                     "store",
                     "operator",
+                    "happening",
                     "backup",
                     "exchange",
                     "catalogue",
@@ -76,6 +77,8 @@ class ArchitectureTest {
             .mayOnlyAccessLayers("problem")
             .whereLayer("operator")
             .mayOnlyAccessLayers("problem", "web", "store")
+            .whereLayer("happening")
+            .mayOnlyAccessLayers("problem", "web", "store", "operator")
             .whereLayer("backup")
             .mayNotAccessAnyLayer()
             .whereLayer("exchange")

@@ -6,17 +6,21 @@ import java.util.Set;
 import org.eskiz.server.problem.NotAllowedException;
 import org.eskiz.server.problem.NotSignedInException;
 import org.eskiz.server.web.Computation;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.web.method.HandlerMethod;
-import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.AsyncHandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Lets to a route whom it is open to, before anything is looked up: whoever may not is told so, whatever they asked for. */
+/**
+ * Lets to a route whom it is open to, before anything is looked up: whoever may not is told so, whatever they asked for. From
+ * then on the thread works for whoever was let in.
+ */
 @Configuration(proxyBeanMethods = false)
-public class AccessRules implements WebMvcConfigurer, HandlerInterceptor {
+public class AccessRules implements WebMvcConfigurer, AsyncHandlerInterceptor {
 
     private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
 
@@ -27,6 +31,8 @@ public class AccessRules implements WebMvcConfigurer, HandlerInterceptor {
 
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        // whoever this thread worked for before has nothing to do with it
+        AtWork.end();
         if (handler instanceof HandlerMethod route && !isOpenToAnybody(route)) {
             AtWork atWork = AtWork.now().orElseThrow(NotSignedInException::new);
             Role asked = leastRole(route, request.getMethod());
@@ -37,7 +43,20 @@ public class AccessRules implements WebMvcConfigurer, HandlerInterceptor {
                                 : "guests of the workshop look and compute, and change nothing");
             }
         }
+        AtWork.now().ifPresent(AtWork::begin);
         return true;
+    }
+
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable Exception thrown) {
+        AtWork.end();
+    }
+
+    @Override
+    public void afterConcurrentHandlingStarted(
+            HttpServletRequest request, HttpServletResponse response, Object handler) {
+        AtWork.end();
     }
 
     public static boolean isOpenToAnybody(HandlerMethod route) {

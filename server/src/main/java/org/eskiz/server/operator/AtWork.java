@@ -21,8 +21,27 @@ public record AtWork(UUID operator, UUID workshop, Role role) implements Seriali
     /** Who is at work where nobody signs in, and what the server does by itself. */
     public static final AtWork ALONE = new AtWork(FIRST, FIRST, Role.KEEPER);
 
+    /** For whom this thread works right now; whatever asks the database for their things asks this. */
+    private static final ThreadLocal<AtWork> PRESENT = new ThreadLocal<>();
+
+    static void begin(AtWork atWork) {
+        PRESENT.set(atWork);
+    }
+
+    static void end() {
+        PRESENT.remove();
+    }
+
+    static Optional<AtWork> present() {
+        return Optional.ofNullable(PRESENT.get());
+    }
+
     /** Of the present request; empty where nobody has signed in. */
     public static Optional<AtWork> now() {
+        return present().or(AtWork::signedIn);
+    }
+
+    private static Optional<AtWork> signedIn() {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
         return authentication != null && authentication.getPrincipal() instanceof AtWork atWork
                 ? Optional.of(atWork)

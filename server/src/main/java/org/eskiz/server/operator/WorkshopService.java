@@ -3,8 +3,6 @@ package org.eskiz.server.operator;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.UUID;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.core.context.SecurityContextImpl;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,11 +34,11 @@ public class WorkshopService {
 
     /** Does what the server does by itself. */
     public void alone(Runnable work) {
-        SecurityContextHolder.setContext(new SecurityContextImpl(AtWork.ALONE.authentication()));
+        AtWork.begin(AtWork.ALONE);
         try {
             work.run();
         } finally {
-            SecurityContextHolder.clearContext();
+            AtWork.end();
         }
     }
 

@@ -34,6 +34,7 @@ public final class Club implements AutoCloseable {
 
     private final ConfigurableApplicationContext context;
     private final Api api;
+    private @Nullable Person keeper;
 
     private Club(String databaseUrl) {
         context = new SpringApplicationBuilder(EskizServer.class, Quickly.class)
@@ -54,17 +55,17 @@ public final class Club implements AutoCloseable {
         return new Person();
     }
 
-    /** Whoever runs it, come in by the link that is made on the server. */
-    public Person keeper() {
-        try (Connection database = bean(DataSource.class).getConnection()) {
-            Person keeper = somebody();
-            String link = KeeperLink.make(database, Instant.now(bean(Clock.class)));
-            boolean isNew = bean(OperatorRepository.class).named("Keeper").isEmpty();
-            keeper.comeIn(link, isNew ? "Keeper" : null);
-            return keeper;
-        } catch (SQLException e) {
-            throw new IllegalStateException(e);
+    /** Whoever runs it, come in by the link that is made on the server; the same for all tests. */
+    public synchronized Person keeper() {
+        if (keeper == null) {
+            keeper = somebody();
+            try (Connection database = bean(DataSource.class).getConnection()) {
+                keeper.comeIn(KeeperLink.make(database, Instant.now(bean(Clock.class))), "Keeper");
+            } catch (SQLException e) {
+                throw new IllegalStateException(e);
+            }
         }
+        return keeper;
     }
 
     /** Somebody new, let in by a keeper. */
@@ -121,10 +122,10 @@ public final class Club implements AutoCloseable {
         }
 
         /** Uses a one-time link. */
-        public void comeIn(String url, @Nullable String as) {
+        public void comeIn(String url, String as) {
             String secret = url.substring(url.indexOf('#') + 1);
-            name = as == null ? "Keeper" : as;
-            String named = as == null ? "" : "\"name\": \"%s\", ".formatted(as);
+            name = as;
+            String named = "\"name\": \"%s\", ".formatted(as);
             post(
                             "/api/invitations/use",
                             "{\"secret\": \"%s\", %s\"password\": \"%s\"}".formatted(secret, named, PASSWORD))

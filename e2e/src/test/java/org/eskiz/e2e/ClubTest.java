@@ -1,0 +1,189 @@
+package org.eskiz.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A server that was opened to others with a certificate of its own, and two people at it. */
+@ExtendWith(RunningEskiz.class)
+class ClubTest {
+
+    private static final String PASSWORD = "three cables in a duct";
+
+    private static Path folder;
+    private static int port;
+    private static String keeperLink;
+
+    @BeforeAll
+    static void open() throws IOException {
+        folder = Files.createTempDirectory("eskiz-club-");
+        // the server runs as somebody else where the tests run as root
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
+        port = RunningEskiz.freePort();
+        RunningEskiz.run(
+                Map.of(),
+                List.of(
+                        "openssl",
+                        "req",
+                        "-x509",
+                        "-newkey",
+                        "rsa:2048",
+                        "-nodes",
+                        "-days",
+                        "36500",
+                        "-subj",
+                        "/CN=localhost",
+                        "-addext",
+                        "subjectAltName=DNS:localhost",
+                        "-keyout",
+                        file("key.pem"),
+                        "-out",
+                        file("cert.pem")));
+        Files.setPosixFilePermissions(Path.of(file("key.pem")), PosixFilePermissions.fromString("rw-r--r--"));
+        String said = eskiz("open", "https://localhost:" + port);
+        Matcher link = Pattern.compile("https://\\S+/come-in#\\S+").matcher(said);
+        Assertions.assertThat(link.find()).as(said).isTrue();
+        Assertions.assertThat(said).contains("its own certificate").doesNotContain("will warn");
+        keeperLink = link.group();
+        eskiz("start", "--background");
+    }
+
+    @AfterAll
+    static void close() throws IOException {
+        eskiz("stop");
+        RunningEskiz.deleteAll(folder);
+    }
+
+    private static String file(String name) {
+        return folder.resolve(name).toString();
+    }
+
+    private static String eskiz(String... arguments) {
+        Map<String, String> environment = new HashMap<>(Map.of(
+                "ESKIZ_DATA", file("data"),
+                "ESKIZ_PORT", Integer.toString(port),
+                "ESKIZ_BUILT", "yes",
+                "ESKIZ_TLS_CERTIFICATE", file("cert.pem"),
+                "ESKIZ_TLS_KEY", file("key.pem"),
+                "ESKIZ_BIND", "127.0.0.1"));
+        return RunningEskiz.run(
+                environment,
+                Stream.concat(Stream.of("../eskiz"), Stream.of(arguments)).toList());
+    }
+
+    private static Page somebody(Page any) {
+        Browser browser = any.context().browser();
+        BrowserContext own = browser.newContext(new Browser.NewContextOptions()
+                .setBaseURL("https://localhost:" + port)
+                .setIgnoreHTTPSErrors(true)
+                .setViewportSize(1280, 800));
+        Page page = own.newPage();
+        page.setDefaultTimeout(60_000);
+        return page;
+    }
+
+    @Test
+    void aClubIsOpenedPeopleComeAndGoAndEachSeesWhatIsTheirs(Page any) {
+        Page stranger = somebody(any);
+        stranger.navigate("/plans");
+        assertThat(heading(stranger, "Sign in")).isVisible();
+        assertThat(stranger.getByText("Skarra")).hasCount(0);
+
+        Page keeper = somebody(any);
+        comeIn(keeper, keeperLink, "Rowan");
+        assertThat(keeper.getByText("Lantern gallery").first()).isVisible();
+        link(keeper, "Rowan").click();
+        button(keeper, "Make a link").click();
+        String invitation = keeper.getByLabel("the link", exactly()).inputValue();
+
+        Page member = somebody(any);
+        comeIn(member, invitation, "Wren");
+        stranger.navigate(invitation);
+        assertThat(heading(stranger, "This link lets nobody in any more.")).isVisible();
+        member.getByText("Lantern gallery").first().click();
+        member.getByLabel("plan name", exactly()).fill("Lantern gallery, by Wren");
+        assertThat(member.getByText("a moment ago")).isVisible();
+
+        keeper.navigate("/happenings");
+        Locator newest = keeper.getByLabel("what happened", exactly())
+                .getByRole(AriaRole.LISTITEM)
+                .first();
+        assertThat(newest).containsText("Wren");
+        assertThat(newest).containsText("Lantern gallery, by Wren");
+
+        keeper.navigate("/people");
+        keeper.getByLabel("role of Wren", exactly()).selectOption("GUEST");
+        assertThat(keeper.getByLabel("role of Wren", exactly())).hasValue("GUEST");
+        member.navigate("/plans");
+        assertThat(member.getByText("You are a guest here")).isVisible();
+        assertThat(button(member, "New plan")).hasCount(0);
+
+        button(keeper, "let go …").click();
+        button(keeper, "Let go").click();
+        assertThat(keeper.getByLabel("role of Wren", exactly())).hasCount(0);
+        member.navigate("/bench");
+        assertThat(heading(member, "Sign in")).isVisible();
+
+        button(keeper, "Sign out").click();
+        assertThat(heading(keeper, "Sign in")).isVisible();
+        signIn(keeper, "Rowan", "not the password");
+        assertThat(keeper.getByRole(AriaRole.ALERT)).containsText("The name or the password is not right");
+        signIn(keeper, "rowan", PASSWORD);
+        assertThat(link(keeper, "Rowan")).isVisible();
+        for (Page page : List.of(stranger, keeper, member)) {
+            page.context().close();
+        }
+    }
+
+    private static void comeIn(Page page, String link, String name) {
+        page.navigate(link);
+        page.getByLabel("Your name, as others see it and as you sign in", exactly())
+                .fill(name);
+        page.getByLabel("A new password", exactly()).fill(PASSWORD);
+        button(page, "Come in").click();
+        assertThat(link(page, name)).isVisible();
+    }
+
+    private static void signIn(Page page, String name, String password) {
+        page.getByLabel("Name", exactly()).fill(name);
+        page.getByLabel("Password", exactly()).fill(password);
+        button(page, "Sign in").click();
+    }
+
+    private static Page.GetByLabelOptions exactly() {
+        return new Page.GetByLabelOptions().setExact(true);
+    }
+
+    private static Locator heading(Page page, String name) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static Locator link(Page page, String name) {
+        return page.getByRole(
+                AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+}
