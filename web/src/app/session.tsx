@@ -82,9 +82,13 @@ function signedOut(session: Known): Known {
   return { ...session, operator: null, workshop: null, role: null, csrf: null, hasEnded };
 }
 
-/** Signs out; what was kept in this browser goes too, since the next at it may be somebody else. */
 export async function signOut(): Promise<void> {
   await answered(api.DELETE('/api/session'));
+  forgetHere();
+}
+
+/** What was kept in this browser goes, since the next at it may be somebody else. */
+export function forgetHere(): void {
   localStorage.clear();
   sessionStorage.clear();
   window.location.assign('/');

@@ -19,6 +19,8 @@ export const peopleWords = {
     'Ten characters or more. A few words one after the other are easy to keep and hard to guess.',
   handOver:
     'Hand it over in a way that only that person reads. It is shown this once, lets one person in, and ends by itself.',
+  leaving:
+    'Your name, your password and how you like to work are deleted; what you made stays with the workshop, without your name.',
   guestLooks: 'You are a guest here: you look and compute, and nothing that you change is kept.',
   factsAreKept: 'This holds for all of the workshop; its keepers change it.',
 };

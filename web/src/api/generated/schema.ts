@@ -1209,6 +1209,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Leave for good; what one made stays, without the name */
+        delete: operations["leaveForGood"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/name": {
         parameters: {
             query?: never;
@@ -1236,6 +1253,23 @@ export interface paths {
         get?: never;
         /** Give oneself another password, and sign out everywhere else */
         put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All that is stored about oneself */
+        get: operations["getOwnRecord"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2692,6 +2726,11 @@ export interface components {
             /** Format: double */
             velocityFactor: number;
         };
+        DoneResponse: {
+            /** Format: int64 */
+            count: number;
+            kind: string;
+        };
         EarlierOutingsRequest: {
             /** Format: date */
             from: string;
@@ -3201,6 +3240,12 @@ export interface components {
             /** Format: double */
             shortedReturnLossDb: number | null;
         };
+        MembershipResponse: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            role: components["schemas"]["Role"];
+        };
         MixesRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
         };
@@ -3303,6 +3348,18 @@ export interface components {
             pricedOn: string;
             /** Format: double */
             soldInM?: number | null;
+        };
+        OwnRecordResponse: {
+            done: components["schemas"]["DoneResponse"][];
+            hasPassword: boolean;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            sessions: components["schemas"]["OwnSessionResponse"][];
+            /** Format: date-time */
+            since: string;
+            taste: components["schemas"]["Settings"];
+            workshops: components["schemas"]["MembershipResponse"][];
         };
         OwnSessionResponse: {
             address: string;
@@ -6430,6 +6487,24 @@ export interface operations {
             };
         };
     };
+    leaveForGood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     renameMe: {
         parameters: {
             query?: never;
@@ -6471,6 +6546,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    getOwnRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnRecordResponse"];
+                };
             };
         };
     };

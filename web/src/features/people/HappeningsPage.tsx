@@ -89,9 +89,7 @@ function Row({ happening, placed }: { happening: Happening; placed: Placed }) {
       className="flex flex-wrap items-baseline gap-x-2 border-b border-hairline py-1.5"
     >
       <span className="figures w-[13ch] text-fine text-soft">{dateText(happening.at)}</span>
-      <span className={happening.person ? 'font-semibold' : 'text-soft'}>
-        {happening.person ?? 'somebody'}
-      </span>
+      {happening.person && <span className="font-semibold">{happening.person}</span>}
       <span>{HAPPENING_WORDS[happening.kind].did}</span>
       {to === null ? (
         <span className="min-w-0 truncate">{happening.subject}</span>

@@ -38,6 +38,7 @@ export function OwnAccount() {
       )}
       <OtherPassword change={own.changePassword} />
       <Sessions onEnd={(id) => own.signOutThere.mutate(id)} />
+      <OwnRecord own={own} />
     </section>
   );
 }
@@ -136,5 +137,40 @@ function Sessions({ onEnd }: { onEnd: (id: string) => void }) {
         </li>
       ))}
     </ul>
+  );
+}
+
+/** What is stored about oneself: to be read, and to be deleted. */
+function OwnRecord({ own }: { own: ReturnType<typeof useOwnAccount> }) {
+  const [isLeaving, setLeaving] = useState(false);
+  const failed = own.readRecord.error ?? own.leave.error;
+  return (
+    <>
+      <p className="flex flex-wrap items-baseline gap-x-4">
+        <button type="button" className="quiet" onClick={() => own.readRecord.mutate()}>
+          What is stored about you
+        </button>
+        {isLeaving ? (
+          <span role="alert" className="flex flex-wrap items-baseline gap-x-4">
+            {peopleWords.leaving}
+            <button type="button" className="action" onClick={() => own.leave.mutate()}>
+              Leave for good
+            </button>
+            <button type="button" className="quiet" onClick={() => setLeaving(false)}>
+              stay
+            </button>
+          </span>
+        ) : (
+          <button type="button" className="quiet" onClick={() => setLeaving(true)}>
+            leave for good …
+          </button>
+        )}
+      </p>
+      {failed && (
+        <p role="alert" className="text-fail">
+          {capital(failed.message)}.
+        </p>
+      )}
+    </>
   );
 }

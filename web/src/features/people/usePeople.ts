@@ -1,6 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { answered, api } from '../../api';
 import type { Role } from '../../api';
+import { forgetHere } from '../../app/session';
+import { saveFile } from '../../ui';
 
 const PEOPLE = ['people'];
 
@@ -77,7 +79,16 @@ export function useOwnAccount(refresh: () => Promise<void>) {
       answered(api.DELETE('/api/me/sessions/{session}', { params: { path: { session } } })),
     onSuccess: () => queries.invalidateQueries({ queryKey: PEOPLE }),
   });
-  return { rename, changePassword, signOutThere };
+  const readRecord = useMutation({
+    mutationFn: () => answered(api.GET('/api/me/record')),
+    onSuccess: (record) =>
+      saveFile('about me.json', 'application/json', JSON.stringify(record, null, 2)),
+  });
+  const leave = useMutation({
+    mutationFn: () => answered(api.DELETE('/api/me')),
+    onSuccess: forgetHere,
+  });
+  return { rename, changePassword, signOutThere, readRecord, leave };
 }
 
 /** The workshops that one belongs to. */

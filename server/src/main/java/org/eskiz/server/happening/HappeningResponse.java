@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id of it in this list
  * @param at when; of outings the day they were noted for
- * @param person who did it; null where it was done before there were names
+ * @param person who did it; null where it was done by somebody who was alone, or before there were names
  * @param subjectId of the plan, test, piece, cable type or file
  * @param subject what it is called now
  * @param detail the cable that was chosen, where a piece went, what was done to it, the day of a test

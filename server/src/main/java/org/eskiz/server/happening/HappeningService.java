@@ -29,6 +29,9 @@ class HappeningService {
             from happening h left join operator o on o.id = h.done_by
             where h.workshop_id = ?""";
 
+    /** Whoever was alone here has no name yet. */
+    private static final String NAME = "case when o.password is not null or o.closed_at is not null then o.name end";
+
     private static final Base64.Encoder TO_TEXT = Base64.getUrlEncoder().withoutPadding();
 
     private final JdbcTemplate sql;
@@ -54,7 +57,7 @@ class HappeningService {
         }
         values.add(part.limit() + 1);
         List<Item> found = sql.query(
-                "select h.*, o.name as person " + where + " order by h.at desc, h.kind || h.id desc limit ?",
+                "select h.*, " + NAME + " as person " + where + " order by h.at desc, h.kind || h.id desc limit ?",
                 (row, n) -> item(row),
                 values.toArray());
         List<Item> shown = found.subList(0, Math.min(found.size(), part.limit()));
@@ -83,7 +86,7 @@ class HappeningService {
             values.add(wanted.person());
         }
         for (String word : wanted.find().words()) {
-            where.append(" and position(? in lower(concat_ws(' ', h.subject, h.detail, o.name))) > 0");
+            where.append(" and position(? in lower(concat_ws(' ', h.subject, h.detail, " + NAME + "))) > 0");
             values.add(word);
         }
         return where.toString();

@@ -22,10 +22,12 @@ class InstrumentSession {
     private static final Duration HELD_FOR = Duration.ofSeconds(45);
 
     private final SettingsService settings;
+    private final OwnAddresses own;
     private final JdbcTemplate sql;
 
-    InstrumentSession(SettingsService settings, JdbcTemplate sql) {
+    InstrumentSession(SettingsService settings, OwnAddresses own, JdbcTemplate sql) {
         this.settings = settings;
+        this.own = own;
         this.sql = sql;
     }
 
@@ -48,7 +50,7 @@ class InstrumentSession {
      */
     InetAddress admitted(InstrumentRequest to) {
         ValidationErrors.in(to).throwIfAny();
-        InetAddress host = allowed(to.host());
+        InetAddress host = allowed(to);
         hold(to, host);
         return host;
     }
@@ -63,7 +65,7 @@ class InstrumentSession {
         ValidationErrors.in(to).throwIfAny();
         sql.update(
                 "delete from instrument_lease where address = ? and holder = ?",
-                address(allowed(to.host()), to.port()),
+                address(allowed(to), to.port()),
                 to.holder());
     }
 
@@ -84,19 +86,25 @@ class InstrumentSession {
         }
     }
 
-    private InetAddress allowed(String host) {
-        String others = Objects.requireNonNullElse(settings.get().instrumentHosts(), "");
-        boolean isAllowed = Arrays.asList(others.split("[\\s,;]+")).contains(host);
+    /** By the address that a name leads to, which is the one that is then spoken to. */
+    private InetAddress allowed(InstrumentRequest to) {
         InetAddress address;
         try {
-            address = InetAddress.getByName(host);
+            address = InetAddress.getByName(to.host());
         } catch (UnknownHostException e) {
-            throw new InvalidRequestException("host", "there is no host \"" + host + "\"");
+            throw new InvalidRequestException("host", "there is no host \"" + to.host() + "\"");
         }
-        if (!address.isLoopbackAddress() && !isAllowed) {
+        String others = Objects.requireNonNullElse(settings.get().instrumentHosts(), "");
+        boolean isNamed = Arrays.asList(others.split("[\\s,;]+")).contains(to.host());
+        if (!address.isLoopbackAddress() && !isNamed) {
             throw new InvalidRequestException(
                     "host",
-                    "\"%s\" is not this machine; the settings say which other hosts may be reached".formatted(host));
+                    "\"%s\" is not this machine; the settings say which other hosts may be reached"
+                            .formatted(to.host()));
+        }
+        if (own.has(address, to.port())) {
+            throw new InvalidRequestException(
+                    "port", "there is no instrument at port %d: the server itself is there".formatted(to.port()));
         }
         return address;
     }

@@ -25,6 +25,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.core.env.Environment;
 import tools.jackson.databind.JsonNode;
 
 /** Stand-ins over a real socket, driven through the real interface, with every fault that they know. */
@@ -174,6 +176,22 @@ class InstrumentsOverHttpTest {
         api.post("/api/instruments/release", at(ANALYSER)).expect(204);
         api.post("/api/instruments/identity", other).expect(200);
         api.post("/api/instruments/release", other).expect(204);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"127.0.0.1", "localhost", "::1"})
+    void neitherTheServerItselfNorItsDatabaseIsAnInstrument(String host, Api api, Environment environment) {
+        String url = environment.getRequiredProperty("spring.datasource.url");
+        int database = Integer.parseInt(url.replaceFirst(".*:(\\d+)/.*", "$1"));
+        for (int port : new int[] {api.port(), database}) {
+            String asked =
+                    at(ANALYSER).replace("127.0.0.1", host).replace(Integer.toString(ANALYSER), Integer.toString(port));
+            assertThat(api.post("/api/instruments/identity", asked)
+                            .expectProblem(422)
+                            .get("detail")
+                            .asString())
+                    .contains("the server itself is there");
+        }
     }
 
     @Test

@@ -32,12 +32,19 @@ class PeopleController {
 
     private final PeopleService people;
     private final ComeInService comeIn;
+    private final OwnRecordService own;
     private final WorkshopService workshops;
     private final WorkSession session;
 
-    PeopleController(PeopleService people, ComeInService comeIn, WorkshopService workshops, WorkSession session) {
+    PeopleController(
+            PeopleService people,
+            ComeInService comeIn,
+            OwnRecordService own,
+            WorkshopService workshops,
+            WorkSession session) {
         this.people = people;
         this.comeIn = comeIn;
+        this.own = own;
         this.workshops = workshops;
         this.session = session;
     }
@@ -160,6 +167,21 @@ class PeopleController {
     @Operation(operationId = "signOutThere", summary = "Sign out somewhere else")
     void signOut(@PathVariable String session) {
         people.signOut(session);
+    }
+
+    @GetMapping("/me/record")
+    @OpenTo(Role.GUEST)
+    @Operation(operationId = "getOwnRecord", summary = "All that is stored about oneself")
+    OwnRecordResponse record(HttpServletRequest request) {
+        return own.record(here(request));
+    }
+
+    @DeleteMapping("/me")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @OpenTo(Role.GUEST)
+    @Operation(operationId = "leaveForGood", summary = "Leave for good; what one made stays, without the name")
+    void leave() {
+        own.leave();
     }
 
     private static String here(HttpServletRequest request) {

@@ -32,6 +32,12 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "people")
 class SessionController {
 
+    private static final SessionResponse NOBODY = new SessionResponse(true, null, null, null, List.of(), null);
+
+    /** Where nobody signs in there is nobody to name. */
+    private static final SessionResponse ALONE =
+            new SessionResponse(false, null, null, AtWork.ALONE.role(), List.of(), null);
+
     private final SignInService signIn;
     private final WorkSession session;
     private final PublicAddress address;
@@ -46,11 +52,9 @@ class SessionController {
     @OpenToAnybody
     @Operation(operationId = "getSession", summary = "Who is at work; nobody until they sign in, where that is needed")
     SessionResponse get(HttpServletRequest request) {
-        return AtWork.now().map(atWork -> of(atWork, request)).orElseGet(this::nobody);
-    }
-
-    private SessionResponse nobody() {
-        return new SessionResponse(address.isOpen(), null, null, null, List.of(), null);
+        return address.isOpen()
+                ? AtWork.now().map(atWork -> of(atWork, request)).orElse(NOBODY)
+                : ALONE;
     }
 
     private SessionResponse of(AtWork atWork, HttpServletRequest request) {
@@ -60,14 +64,14 @@ class SessionController {
                 .findFirst()
                 .orElseThrow();
         return new SessionResponse(
-                address.isOpen(),
+                true,
                 new NamedResponse(atWork.operator(), here.operatorName()),
                 new NamedResponse(here.workshop(), here.workshopName()),
                 atWork.role(),
                 places.stream()
                         .map(p -> new NamedResponse(p.workshop(), p.workshopName()))
                         .toList(),
-                address.isOpen() ? csrf(request).orElse(null) : null);
+                csrf(request).orElse(null));
     }
 
     private static Optional<String> csrf(HttpServletRequest request) {
@@ -100,15 +104,11 @@ class SessionController {
     SessionResponse goTo(@RequestBody GoToWorkshopRequest asked, HttpServletRequest request) {
         ValidationErrors.in(asked).throwIfAny();
         AtWork now = AtWork.now().orElseThrow();
-        signIn.requireMember(now.operator(), asked.workshopId());
-        if (address.isOpen()) {
-            session.goTo(request, asked.workshopId());
+        Role there = signIn.roleIn(asked.workshopId(), now.operator());
+        if (!address.isOpen()) {
+            return ALONE;
         }
-        Role there = signIn.places(now.operator()).stream()
-                .filter(p -> p.workshop().equals(asked.workshopId()))
-                .map(Place::role)
-                .findFirst()
-                .orElseThrow();
+        session.goTo(request, asked.workshopId());
         return of(new AtWork(now.operator(), asked.workshopId(), there), request);
     }
 }

@@ -9,8 +9,8 @@ import org.jspecify.annotations.Nullable;
  * Who is at work, for the page.
  *
  * @param open whether this server is open to others, who sign in
- * @param operator null for nobody
- * @param workshop null for nobody
+ * @param operator null for nobody, and where nobody signs in
+ * @param workshop likewise
  * @param role null for nobody
  * @param workshops all that they belong to
  * @param csrf goes with everything that changes something, as the header X-CSRF-TOKEN; null for nobody

@@ -3,6 +3,7 @@ package org.eskiz.server.operator.signin;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.eskiz.server.operator.Role;
 import org.eskiz.server.operator.signin.MembershipRepository.Place;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotSignedInException;
@@ -52,10 +53,12 @@ class SignInService {
     }
 
     /** @throws InvalidRequestException where they do not belong to it, or there is none */
-    void requireMember(UUID operator, UUID workshop) {
-        if (places(operator).stream().noneMatch(p -> p.workshop().equals(workshop))) {
-            throw new InvalidRequestException("workshopId", "must be a workshop that you belong to");
-        }
+    Role roleIn(UUID workshop, UUID operator) {
+        return places(operator).stream()
+                .filter(p -> p.workshop().equals(workshop))
+                .findFirst()
+                .orElseThrow(() -> new InvalidRequestException("workshopId", "must be a workshop that you belong to"))
+                .role();
     }
 
     /** Who came in, and where to. */

@@ -278,4 +278,35 @@ class SignInOverHttpTest {
         assertThat(session.get("workshop").get("name").asString()).isEqualTo("Another");
         assertThat(session.get("workshops")).hasSize(2);
     }
+
+    @Test
+    void whatIsStoredOfAPersonIsShownToThemAndGoesWithThem(Club club) {
+        Person keeper = club.keeper();
+        Person member = club.joined(keeper, "MEMBER");
+        JsonNode record = member.get("/api/me/record").expect(200).json();
+        assertThat(record.get("name").asString()).isEqualTo(member.name());
+        assertThat(record.get("sessions")).hasSize(1);
+        assertThat(record.toString())
+                .doesNotContain("pbkdf2")
+                .doesNotContain(member.cookie().substring(13));
+        UUID plan = UUID.randomUUID();
+        member.post(
+                        "/api/plans",
+                        "{\"id\": \"%s\", \"site\": \"\", \"name\": \"left behind\", \"document\": {\"schemaVersion\": 1}}"
+                                .formatted(plan))
+                .expect(201);
+        member.delete("/api/me").expect(204);
+        member.get("/api/plans").expectProblem(401);
+        assertThat(club.somebody().signIn(member.name(), member.password()).status())
+                .isEqualTo(401);
+        keeper.get("/api/plans/" + plan).expect(200);
+        assertThat(keeper.get("/api/happenings?find=left")
+                        .expect(200)
+                        .json()
+                        .get(0)
+                        .get("person")
+                        .asString())
+                .isEqualTo("somebody who left");
+        assertThat(keeper.get("/api/people").json().toString()).doesNotContain(member.name());
+    }
 }
