@@ -88,8 +88,5 @@ begin
         execute format('alter table %I enable row level security', t.name);
         execute format('create policy of_the_workshop on %I
             using (workshop_id is null or workshop_id = (select at_work(''workshop'')))', t.name);
-        if exists (select from pg_roles where rolname = 'eskiz_restore') then
-            execute format('create policy restored on %I to eskiz_restore using (true) with check (true)', t.name);
-        end if;
     end loop;
 end $$;
