@@ -6,7 +6,7 @@ import { createBrowserRouter, Navigate, Outlet, RouterProvider } from 'react-rou
 import { shouldRetry } from './api';
 import { Broken } from './app/Broken';
 import { NotHere } from './app/NotHere';
-import { PreferencesProvider } from './app/preferences';
+import { PreferencesProvider, settingsQuery } from './app/preferences';
 import { SessionProvider } from './app/session';
 import { SignedIn } from './app/SignedIn';
 import { PlansPage } from './features/plans';
@@ -86,6 +86,9 @@ setTimeout(() => {
   for (const sheet of [compare, cables, bench, locker, guide, people, settings])
     void sheet().catch(() => undefined);
 }, AT_LEISURE_MS);
+
+// asked for together with who is at work, not after it
+void queries.prefetchQuery(settingsQuery);
 
 const root = document.getElementById('root');
 if (!root) throw new Error('the page has no root');

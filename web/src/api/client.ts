@@ -16,7 +16,7 @@ export function sessionHeaders(): Record<string, string> {
   return token === null ? {} : { 'X-CSRF-TOKEN': token };
 }
 
-/** Tells when the session has ended. */
+/** Tells when the session is not what it was: it has ended, or somebody signed in anew in another tab. */
 export function onSignedOut(listener: () => void): () => void {
   signedOut.add(listener);
   return () => signedOut.delete(listener);
@@ -112,6 +112,8 @@ const AWAY: Record<AwayPart, string> = {
 };
 
 const NOT_SIGNED_IN = 401;
+const NOT_ALLOWED = 403;
+const WRONG_TOKEN = 'Wrong token';
 
 export interface Result<T> {
   data?: T;
@@ -126,7 +128,7 @@ export async function answered<T>(call: Promise<Result<T>>): Promise<T> {
   });
   if (result.response.ok) return result.data as T;
   const problem = result.error as Problem | undefined;
-  if (result.response.status === NOT_SIGNED_IN) {
+  if (isOfNoSession(result.response.status, problem)) {
     for (const listener of signedOut) listener();
     throw new Away('session');
   }
@@ -134,6 +136,11 @@ export async function answered<T>(call: Promise<Result<T>>): Promise<T> {
     throw new Away(problem?.title === 'Disk full' ? 'disk' : 'database');
   if (!problem || typeof problem.detail !== 'string') throw new Away('server');
   throw new Refused(problem);
+}
+
+/** Whether the session has ended, or another has begun in another tab, with a token of its own. */
+function isOfNoSession(status: number, problem: Problem | undefined): boolean {
+  return status === NOT_SIGNED_IN || (status === NOT_ALLOWED && problem?.title === WRONG_TOKEN);
 }
 
 /** What is not said comes back as null, and is left out of what is edited. */

@@ -1,9 +1,9 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { NavLink, useNavigate } from 'react-router';
+import { peopleWords } from '../words';
 import { useSession } from './session';
 import { useFocusKept } from './useFocusKept';
 import { useShortcuts } from './useShortcuts';
-import { peopleWords } from '../words';
 
 // few ask for it, and dialogs are a good part of a page
 const ShortcutList = lazy(() => import('./ShortcutList'));

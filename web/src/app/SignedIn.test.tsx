@@ -17,10 +17,15 @@ const MEMBER = {
   csrf: 'token',
 };
 
-/** A server that knows who is at work, and by now nobody. */
-function at(session: unknown) {
+/** A server that says who is at work, until they are not. */
+function at(session: unknown, then: unknown = session) {
+  let isAsked = false;
   answering({
-    'GET /api/session': () => session,
+    'GET /api/session': () => {
+      const answer = isAsked ? then : session;
+      isAsked = true;
+      return answer;
+    },
     'GET /api/people': () => new Problem(401, 'sign in first'),
   });
 }
@@ -63,7 +68,7 @@ describe('what is for those who have signed in', () => {
   });
 
   it('keeps what was typed when a session ends', async () => {
-    at(MEMBER);
+    at(MEMBER, { ...MEMBER, operator: null, role: null, csrf: null });
     show();
     expect(await screen.findByText('works')).toBeTruthy();
     const field = screen.getByLabelText<HTMLInputElement>('typed');

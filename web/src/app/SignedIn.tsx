@@ -6,7 +6,8 @@ const SignIn = lazy(async () => ({ default: (await import('../features/people'))
 
 /** What is for those who have signed in. Where a session has ended, what they were at stays as it is behind the form. */
 export function SignedIn({ children }: { children: React.ReactNode }) {
-  const { isSignInNeeded, hasEnded } = useSession();
+  const { isKnown, isSignInNeeded, hasEnded } = useSession();
+  if (!isKnown) return null;
   return (
     <>
       {(!isSignInNeeded || hasEnded) && children}

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, use, useCallback, useEffect, useMemo, useRef } from 'react';
 import { answered, api, Refused } from '../api';
 import type { Schemas } from '../api';
@@ -19,6 +19,13 @@ interface Held {
 }
 
 const KEY = ['settings'];
+
+/** The settings as the server has them. */
+export const settingsQuery = queryOptions({
+  queryKey: KEY,
+  queryFn: () => answered(api.GET('/api/settings')),
+  staleTime: Infinity,
+});
 
 /** What stands until the server has answered; the same as its own defaults. */
 export const DEFAULTS: Settings = {
@@ -63,11 +70,7 @@ const Context = createContext<Held | null>(null);
 /** How the operator likes to work, from the database; one write after the other. */
 export function PreferencesProvider({ children }: { children: React.ReactNode }) {
   const queries = useQueryClient();
-  const query = useQuery({
-    queryKey: KEY,
-    queryFn: () => answered(api.GET('/api/settings')),
-    staleTime: Infinity,
-  });
+  const query = useQuery(settingsQuery);
   const settings = query.data ?? DEFAULTS;
   measureIn(settings.lengths === 'METRES' ? 'm' : 'ft', settings.temperatures === 'FAHRENHEIT');
   const writing = useRef<Promise<void>>(Promise.resolve());

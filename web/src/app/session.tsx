@@ -1,4 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import type { QueryClient } from '@tanstack/react-query';
 import { createContext, use, useEffect, useMemo } from 'react';
 import { answered, api, carryToken, onSignedOut } from '../api';
 import type { Role, Session } from '../api';
@@ -15,8 +16,8 @@ const ALONE: Session = {
   csrf: null,
 };
 
-/** Who was at work until the session ended, if it did. */
-type Known = Session & { hasEnded?: boolean };
+/** Also who was at work when the session ended. */
+type Known = Session & { was?: string };
 
 const ROLES: readonly Role[] = ['GUEST', 'MEMBER', 'KEEPER'];
 
@@ -25,6 +26,8 @@ const NOT_AGAIN = new Set<unknown>([KEY[0], 'invitation']);
 
 interface Held {
   session: Session;
+  /** Whether the server has said yet who is at work. */
+  isKnown: boolean;
   /** Whether somebody has to sign in first. */
   isSignInNeeded: boolean;
   /** Whether somebody was at work before; what they typed is still there. */
@@ -36,6 +39,7 @@ interface Held {
 
 const Context = createContext<Held>({
   session: ALONE,
+  isKnown: true,
   isSignInNeeded: false,
   hasEnded: false,
   may: () => true,
@@ -46,9 +50,11 @@ const Context = createContext<Held>({
 export function SessionProvider({ children }: { children: React.ReactNode }) {
   const queries = useQueryClient();
   const { data } = useQuery<Known>({ queryKey: KEY, queryFn: ask, staleTime: Infinity });
+  const isKnown = data !== undefined;
 
   useEffect(
-    () => onSignedOut(() => queries.setQueryData<Known>(KEY, (now) => now && signedOut(now))),
+    () =>
+      onSignedOut(() => void queries.fetchQuery({ queryKey: KEY, queryFn: () => anew(queries) })),
     [queries],
   );
 
@@ -56,30 +62,52 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
     const session: Known = data ?? ALONE;
     return {
       session,
+      isKnown,
       isSignInNeeded: session.open && session.operator === null,
-      hasEnded: session.hasEnded === true,
+      hasEnded: session.was !== undefined,
       may: (role) => ROLES.indexOf(session.role ?? 'GUEST') >= ROLES.indexOf(role),
       refresh: async () => {
-        await queries.fetchQuery({ queryKey: KEY, queryFn: ask });
+        await queries.fetchQuery({ queryKey: KEY, queryFn: () => anew(queries) });
         // not awaited: what is behind the page may take its time
         void queries.invalidateQueries({
           predicate: ({ queryKey }) => !NOT_AGAIN.has(queryKey[0]),
         });
       },
     };
-  }, [data, queries]);
+  }, [data, isKnown, queries]);
   return <Context value={held}>{children}</Context>;
 }
 
 async function ask(): Promise<Known> {
   const session = await answered(api.GET('/api/session'));
   carryToken(session.csrf);
+  if (session.operator !== null) keepFor(session.operator.id);
   return session;
 }
 
-function signedOut(session: Known): Known {
-  const hasEnded = session.operator !== null || session.hasEnded === true;
-  return { ...session, operator: null, workshop: null, role: null, csrf: null, hasEnded };
+/** Whose it is what this browser keeps; what somebody else left in it goes. */
+const OWNER = 'eskiz.owner';
+
+function keepFor(operator: string): void {
+  const owner = localStorage.getItem(OWNER);
+  if (owner !== null && owner !== operator) clearStores();
+  localStorage.setItem(OWNER, operator);
+}
+
+function clearStores(): void {
+  localStorage.clear();
+  sessionStorage.clear();
+}
+
+/** Asks who is at work now. Where it is somebody else than before, nothing of what the page has is theirs: it begins anew. */
+async function anew(queries: QueryClient): Promise<Known> {
+  const before = queries.getQueryData<Known>(KEY);
+  const was = before?.operator?.id ?? before?.was;
+  const now = await ask();
+  if (now.open && now.operator === null) return { ...now, was };
+  if (was !== undefined && now.operator !== null && now.operator.id !== was)
+    window.location.assign('/');
+  return now;
 }
 
 export async function signOut(): Promise<void> {
@@ -89,8 +117,7 @@ export async function signOut(): Promise<void> {
 
 /** What was kept in this browser goes, since the next at it may be somebody else. */
 export function forgetHere(): void {
-  localStorage.clear();
-  sessionStorage.clear();
+  clearStores();
   window.location.assign('/');
 }
 

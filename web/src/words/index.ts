@@ -236,6 +236,10 @@ export function agoText(at: number, now: number): string {
   return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' }).format(at);
 }
 
+export function timeText(iso: string): string {
+  return new Intl.DateTimeFormat('en-GB', { timeStyle: 'short' }).format(new Date(iso));
+}
+
 export function dateText(iso: string): string {
   return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium' }).format(new Date(iso));
 }

@@ -6,12 +6,15 @@ import { Shell } from '../../app/Shell';
 import { useAddress } from '../../app/useAddress';
 import { LongListOf, Select, useTyped } from '../../ui';
 import type { Placed } from '../../ui';
-import { dateText, HAPPENING_WORDS, happeningDetail } from '../../words';
+import { dateText, HAPPENING_WORDS, happeningDetail, timeText } from '../../words';
 import { usePeople } from './usePeople';
 
 const ALL = 'ALL';
 
 const ROW_PX = 34;
+
+/** Noted for a day, not for a time of it. */
+const OF_A_DAY: readonly Happening['kind'][] = ['PIECE_TAKEN_OUT', 'PIECE_PUT_AWAY'];
 
 const KINDS = Object.keys(HAPPENING_WORDS) as Happening['kind'][];
 
@@ -33,8 +36,8 @@ export function HappeningsPage() {
             <input
               type="search"
               aria-label="filter what happened"
-              placeholder="filter: plan, piece, cable"
-              className="boxed min-h-7 w-52"
+              placeholder="filter: plan, piece"
+              className="boxed min-h-7 w-44"
               value={search}
               onChange={(e) => setSearch(e.target.value)}
             />
@@ -88,7 +91,12 @@ function Row({ happening, placed }: { happening: Happening; placed: Placed }) {
       {...placed}
       className="flex flex-wrap items-baseline gap-x-2 border-b border-hairline py-1.5"
     >
-      <span className="figures w-[13ch] text-fine text-soft">{dateText(happening.at)}</span>
+      <span className="figures w-[21ch] text-fine text-soft max-[899px]:w-[13ch]">
+        {dateText(happening.at)}
+        {!OF_A_DAY.includes(happening.kind) && (
+          <span className="max-[899px]:hidden">, {timeText(happening.at)}</span>
+        )}
+      </span>
       {happening.person && <span className="font-semibold">{happening.person}</span>}
       <span>{HAPPENING_WORDS[happening.kind].did}</span>
       {to === null ? (

@@ -91,12 +91,11 @@ export function useOwnAccount(refresh: () => Promise<void>) {
   return { rename, changePassword, signOutThere, readRecord, leave };
 }
 
-/** The workshops that one belongs to. */
+/** The workshops that one belongs to. In another one the page begins anew: nothing that it has is there. */
 export function useWorkshops(refresh: () => Promise<void>) {
   const goTo = useMutation({
-    mutationFn: (workshopId: string) =>
-      answered(api.PUT('/api/session/workshop', { body: { workshopId } })),
-    onSuccess: refresh,
+    mutationFn: goToWorkshop,
+    onSuccess: beginAnew,
   });
   const rename = useMutation({
     mutationFn: (name: string) => answered(api.PUT('/api/workshops/here', { body: { name } })),
@@ -106,9 +105,14 @@ export function useWorkshops(refresh: () => Promise<void>) {
     mutationFn: async (name: string) => {
       const id = crypto.randomUUID();
       await answered(api.POST('/api/workshops', { body: { id, name } }));
-      await answered(api.PUT('/api/session/workshop', { body: { workshopId: id } }));
+      await goToWorkshop(id);
     },
-    onSuccess: refresh,
+    onSuccess: beginAnew,
   });
   return { goTo, rename, begin };
 }
+
+const goToWorkshop = (workshopId: string) =>
+  answered(api.PUT('/api/session/workshop', { body: { workshopId } }));
+
+const beginAnew = () => window.location.assign('/plans');

@@ -27,7 +27,7 @@ class FirstData implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments args) {
-        workshops.alone(() -> {
+        workshops.byItself(() -> {
             catalogue.load();
             if (demoWanted) {
                 demo.loadOnce();

@@ -33,11 +33,11 @@ public record CableType(
         double worstRelativeResidual) {
 
     /** At the operator's own price where there is one; a sample in the operator's currency. */
-    CableType pricedFor(Settings workshop) {
+    CableType pricedFor(Settings settings) {
         Price price = facts.price() == null ? Price.UNKNOWN : facts.price();
-        Price shown = workshop.ownPrice(Settings.PricedKind.CABLE, key)
+        Price shown = settings.ownPrice(Settings.PricedKind.CABLE, key)
                 .map(price::replacedBy)
-                .orElseGet(() -> price.shownIn(workshop.currency()));
+                .orElseGet(() -> price.shownIn(settings.currency()));
         return shown.equals(price)
                 ? this
                 : new CableType(

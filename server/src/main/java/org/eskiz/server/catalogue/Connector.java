@@ -52,10 +52,10 @@ public record Connector(
         boolean retired) {
 
     /** At the operator's own price where there is one; a sample in the operator's currency. */
-    Connector pricedFor(Settings workshop) {
-        return workshop.ownPrice(Settings.PricedKind.CONNECTOR, key)
+    Connector pricedFor(Settings settings) {
+        return settings.ownPrice(Settings.PricedKind.CONNECTOR, key)
                 .map(own -> at(BigDecimal.valueOf(own.amount()), own.currency(), false, own.pricedOn()))
-                .orElseGet(() -> priceIsSample ? at(price, workshop.currency(), true, pricedOn) : this);
+                .orElseGet(() -> priceIsSample ? at(price, settings.currency(), true, pricedOn) : this);
     }
 
     private Connector at(BigDecimal otherPrice, String currency, boolean isSample, LocalDate on) {

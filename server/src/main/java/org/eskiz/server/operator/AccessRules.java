@@ -2,6 +2,7 @@ package org.eskiz.server.operator;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Optional;
 import java.util.Set;
 import org.eskiz.server.problem.NotAllowedException;
 import org.eskiz.server.problem.NotSignedInException;
@@ -33,8 +34,9 @@ public class AccessRules implements WebMvcConfigurer, AsyncHandlerInterceptor {
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         // whoever this thread worked for before has nothing to do with it
         AtWork.end();
+        Optional<AtWork> signedIn = AtWork.signedIn();
         if (handler instanceof HandlerMethod route && !isOpenToAnybody(route)) {
-            AtWork atWork = AtWork.now().orElseThrow(NotSignedInException::new);
+            AtWork atWork = signedIn.orElseThrow(NotSignedInException::new);
             Role asked = leastRole(route, request.getMethod());
             if (!atWork.role().covers(asked)) {
                 throw new NotAllowedException(
@@ -43,7 +45,7 @@ public class AccessRules implements WebMvcConfigurer, AsyncHandlerInterceptor {
                                 : "guests of the workshop look and compute, and change nothing");
             }
         }
-        AtWork.now().ifPresent(AtWork::begin);
+        signedIn.ifPresent(AtWork::begin);
         return true;
     }
 

@@ -1,6 +1,5 @@
 package org.eskiz.server.operator;
 
-import java.io.Serializable;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -13,13 +12,19 @@ import org.springframework.security.core.context.SecurityContextHolder;
  *
  * @param workshop whose plans, cables, tests and pieces are at hand
  */
-public record AtWork(UUID operator, UUID workshop, Role role) implements Serializable {
+public record AtWork(UUID operator, UUID workshop, Role role) {
 
     /** The workshop and the operator that the migrations make, under one id. */
     static final UUID FIRST = UUID.fromString("00000000-0000-4000-8000-000000000001");
 
-    /** Who is at work where nobody signs in, and what the server does by itself. */
+    /** Who is at work where nobody signs in. */
     public static final AtWork ALONE = new AtWork(FIRST, FIRST, Role.KEEPER);
+
+    /** The operator of what nobody does. */
+    static final UUID NOBODY = new UUID(0, 0);
+
+    /** What the server does by itself, in the first workshop: nobody's name stands on it. */
+    static final AtWork BY_ITSELF = new AtWork(NOBODY, FIRST, Role.KEEPER);
 
     /** For whom this thread works right now; whatever asks the database for their things asks this. */
     private static final ThreadLocal<AtWork> PRESENT = new ThreadLocal<>();
@@ -36,12 +41,13 @@ public record AtWork(UUID operator, UUID workshop, Role role) implements Seriali
         return Optional.ofNullable(PRESENT.get());
     }
 
-    /** Of the present request; empty where nobody has signed in. */
+    /** Who is at work; empty where nobody is. */
     public static Optional<AtWork> now() {
         return present().or(AtWork::signedIn);
     }
 
-    private static Optional<AtWork> signedIn() {
+    /** Who has signed in by the session of the present request; where nobody signs in, who is alone. */
+    public static Optional<AtWork> signedIn() {
         Authentication authentication = SecurityContextHolder.getContext().getAuthentication();
         return authentication != null && authentication.getPrincipal() instanceof AtWork atWork
                 ? Optional.of(atWork)

@@ -6,6 +6,7 @@ import java.sql.SQLException;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.WeakHashMap;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.config.BeanPostProcessor;
@@ -62,7 +63,12 @@ class WorkshopConnections {
             }
             try (PreparedStatement statement = connection.prepareStatement(TELL)) {
                 statement.setString(1, now.map(a -> a.workshop().toString()).orElse(""));
-                statement.setString(2, now.map(a -> a.operator().toString()).orElse(""));
+                statement.setString(
+                        2,
+                        now.map(AtWork::operator)
+                                .filter(operator -> !operator.equals(AtWork.NOBODY))
+                                .map(UUID::toString)
+                                .orElse(""));
                 statement.execute();
             }
             told.put(own, now);

@@ -33,8 +33,8 @@ public class WorkshopService {
     }
 
     /** Does what the server does by itself. */
-    public void alone(Runnable work) {
-        AtWork.begin(AtWork.ALONE);
+    public void byItself(Runnable work) {
+        AtWork.begin(AtWork.BY_ITSELF);
         try {
             work.run();
         } finally {

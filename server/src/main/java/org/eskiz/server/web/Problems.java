@@ -23,7 +23,14 @@ public class Problems {
     /** Answers, and ends the connection where there is more of the request than anybody will read. */
     public void refuse(HttpServletRequest request, HttpServletResponse response, HttpStatus status, String detail)
             throws IOException {
-        byte[] body = json.writeValueAsBytes(problem(status, detail));
+        refuse(request, response, status, status.getReasonPhrase(), detail);
+    }
+
+    /** The same under a title of its own, by which a program knows it. */
+    public void refuse(
+            HttpServletRequest request, HttpServletResponse response, HttpStatus status, String title, String detail)
+            throws IOException {
+        byte[] body = json.writeValueAsBytes(problem(status, title, detail));
         response.setStatus(status.value());
         response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setContentLength(body.length);
@@ -34,9 +41,9 @@ public class Problems {
         response.flushBuffer();
     }
 
-    private static ProblemDetail problem(HttpStatus status, String detail) {
+    private static ProblemDetail problem(HttpStatus status, String title, String detail) {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
-        problem.setTitle(status.getReasonPhrase());
+        problem.setTitle(title);
         RequestId.current().ifPresent(id -> problem.setProperty(RequestId.NAME, id));
         return problem;
     }

@@ -112,7 +112,7 @@ class TransmitterOverHttpTest {
     void aRadioThatIsBeingReadIsNoneThatWasLeftKeyed(
             Transmitter transmitter, JdbcTemplate sql, WorkshopService workshops) {
         var to = new InstrumentRequest("127.0.0.1", WATTMETER, HOLDER);
-        workshops.alone(() -> assertThat(transmitter.<Integer>whileKeyed(to, 2000, new String[0], connection -> {
+        workshops.byItself(() -> assertThat(transmitter.<Integer>whileKeyed(to, 2000, new String[0], connection -> {
                     assertThat(sql.queryForObject("select count(*) from keyed_transmitter", Integer.class))
                             .isEqualTo(1);
                     return transmitter.maybeKeyed().size();

@@ -153,7 +153,7 @@ class PieceListOverHttpTest {
         UUID id = piece(api, "of the year");
         test(api, UUID.randomUUID(), id, "2026-10-01", 3.8);
         assertThat(labels(api, "&standing=FINE")).containsExactly("of the year");
-        workshops.alone(() -> {
+        workshops.byItself(() -> {
             lives.turn(workshops.current(), LocalDate.of(2027, 10, 1));
             assertThat(urgency(lives, id)).isEqualTo(PieceListQuery.URGENCIES.get(PieceSummary.PieceCondition.DUE));
         });

@@ -198,7 +198,7 @@ class PlanOverHttpTest {
         long version =
                 create(api, id, "Final").expect(201).json().get("version").asLong();
         decide(api, id, UUID.randomUUID(), version, "foam-10").expect(201);
-        workshops.alone(() -> {
+        workshops.byItself(() -> {
             for (String table : List.of(
                     "decision", "decision_cable", "plan_revision", "cable_type_revision", "attenuation_point")) {
                 assertThatThrownBy(() -> sql.execute("delete from " + table)).hasMessageContaining("append-only");

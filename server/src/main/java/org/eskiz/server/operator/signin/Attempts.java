@@ -58,7 +58,7 @@ class Attempts {
     }
 
     private static String ofName(String name) {
-        return "name " + OneTimeLinks.digest(name.strip().toLowerCase(Locale.ROOT));
+        return "name " + Secrets.digest(name.strip().toLowerCase(Locale.ROOT));
     }
 
     private static String ofAddress(String address) {

@@ -51,7 +51,7 @@ class ComeInService {
     InvitationResponse look(SecretRequest request) {
         ValidationErrors.in(request).throwIfAny();
         OneTimeLinkEntity link = links.findByDigestAndUsedAtIsNullAndEndsAtAfter(
-                        OneTimeLinks.digest(request.secret()), Instant.now(clock))
+                        Secrets.digest(request.secret()), Instant.now(clock))
                 .orElseThrow(ComeInService::usedUp);
         Optional<OperatorEntity> person = Optional.ofNullable(link.operatorId).flatMap(operators::findById);
         return new InvitationResponse(
@@ -72,18 +72,24 @@ class ComeInService {
         ValidationErrors.in(request).throwIfAny();
         Instant now = Instant.now(clock);
         OneTimeLinkEntity link =
-                links.toUse(OneTimeLinks.digest(request.secret()), now).orElseThrow(ComeInService::usedUp);
-        UUID operator = link.operatorId != null ? back(link.operatorId, request) : joined(link, request, now);
+                links.toUse(Secrets.digest(request.secret()), now).orElseThrow(ComeInService::usedUp);
+        UUID operator =
+                link.operatorId != null ? back(link.operatorId, link, request, now) : joined(link, request, now);
         link.usedAt = now;
         links.saveAndFlush(link);
         return new SignedIn(operator, link.workshopId);
     }
 
     /** Back in, by another password; the first keeper has had neither that nor a name of their own. */
-    private UUID back(UUID id, ComeInRequest request) {
+    private UUID back(UUID id, OneTimeLinkEntity link, ComeInRequest request, Instant now) {
         OperatorEntity operator = operators.findById(id).orElseThrow(ComeInService::usedUp);
         if (operator.password == null) {
             operator.name = newName(request.name(), id);
+        }
+        // the server's own link lets its first operator back in, whatever became of them
+        operator.closedAt = null;
+        if (!belongs(id, link.workshopId)) {
+            memberships.saveAndFlush(MembershipEntity.create(link.workshopId, id, link.role, now));
         }
         operator.password = passwords.hash(given(request.password()), operator.name);
         operators.saveAndFlush(operator);
@@ -93,13 +99,15 @@ class ComeInService {
 
     private UUID joined(OneTimeLinkEntity link, ComeInRequest request, Instant now) {
         UUID operator = AtWork.now().map(AtWork::operator).orElseGet(() -> made(request, now));
-        boolean isHere = memberships.placesOf(operator).stream()
-                .anyMatch(p -> p.workshop().equals(link.workshopId));
-        if (isHere) {
+        if (belongs(operator, link.workshopId)) {
             throw new InvalidRequestException("secret", "must be of a workshop that you do not belong to yet");
         }
         memberships.saveAndFlush(MembershipEntity.create(link.workshopId, operator, link.role, now));
         return operator;
+    }
+
+    private boolean belongs(UUID operator, UUID workshop) {
+        return memberships.existsById(new MembershipEntity.Key(workshop, operator));
     }
 
     private UUID made(ComeInRequest request, Instant now) {

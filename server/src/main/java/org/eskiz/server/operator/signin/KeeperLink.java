@@ -35,18 +35,18 @@ public final class KeeperLink {
 
     /** @return the path */
     static String make(Connection database, Instant now) throws SQLException {
-        String secret = OneTimeLinks.secret();
+        String secret = Secrets.random();
         try (PreparedStatement insert = database.prepareStatement("""
                 insert into one_time_link (id, digest, workshop_id, role, operator_id, made_at, ends_at)
                 values (?, ?, ?, 'KEEPER', ?, ?, ?)""")) {
             insert.setObject(1, UUID.randomUUID());
-            insert.setString(2, OneTimeLinks.digest(secret));
+            insert.setString(2, Secrets.digest(secret));
             insert.setObject(3, AtWork.ALONE.workshop());
             insert.setObject(4, AtWork.ALONE.operator());
             insert.setTimestamp(5, Timestamp.from(now));
             insert.setTimestamp(6, Timestamp.from(now.plus(WITHIN)));
             insert.executeUpdate();
         }
-        return OneTimeLinks.path(secret);
+        return Secrets.link(secret);
     }
 }

@@ -14,6 +14,8 @@ interface MembershipRepository extends Repository<MembershipEntity, MembershipEn
 
     void delete(MembershipEntity membership);
 
+    boolean existsById(MembershipEntity.Key key);
+
     /** Those of a workshop, locked: who is the last keeper is not for two to decide at once. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     List<MembershipEntity> findByWorkshopIdOrderByOperatorId(UUID workshopId);

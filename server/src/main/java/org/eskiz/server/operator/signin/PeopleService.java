@@ -124,9 +124,9 @@ class PeopleService {
                     "", "others come in once this server is open to them: ./eskiz open says how");
         }
         AtWork now = workshops.atWork();
-        String secret = OneTimeLinks.secret();
+        String secret = Secrets.random();
         OneTimeLinkEntity link = new OneTimeLinkEntity(UUID.randomUUID());
-        link.digest = OneTimeLinks.digest(secret);
+        link.digest = Secrets.digest(secret);
         link.workshopId = now.workshop();
         link.role = role;
         link.operatorId = person;
@@ -134,7 +134,7 @@ class PeopleService {
         link.madeAt = Instant.now(clock);
         link.endsAt = link.madeAt.plus(within);
         links.saveAndFlush(link);
-        return new LinkMadeResponse(address.of(OneTimeLinks.path(secret)));
+        return new LinkMadeResponse(address.of(Secrets.link(secret)));
     }
 
     @Transactional

@@ -48,6 +48,6 @@ class SessionsOfOperator {
 
     /** The id itself is what the cookie says, and goes to nobody else. */
     private static String handle(String id) {
-        return OneTimeLinks.digest(id).substring(0, 16);
+        return Secrets.digest(id).substring(0, 16);
     }
 }

@@ -3,6 +3,7 @@ package org.eskiz.server.operator.signin;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Map;
 import java.util.Set;
+import org.eskiz.server.operator.AtWork;
 import org.eskiz.server.web.Problems;
 import org.eskiz.server.web.PublicAddress;
 import org.springframework.context.annotation.Bean;
@@ -48,7 +49,7 @@ class SignInConfiguration {
                 .exceptionHandling(refused -> refused.authenticationEntryPoint((request, response, e) ->
                                 problems.refuse(request, response, HttpStatus.UNAUTHORIZED, "sign in first"))
                         .accessDeniedHandler((request, response, e) ->
-                                problems.refuse(request, response, HttpStatus.FORBIDDEN, STRANGER)))
+                                problems.refuse(request, response, HttpStatus.FORBIDDEN, "Wrong token", STRANGER)))
                 .headers(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
                 .logout(AbstractHttpConfigurer::disable)
@@ -58,9 +59,9 @@ class SignInConfiguration {
                 .build();
     }
 
-    /** Without a session there is nobody in whose name another page could ask. */
+    /** Where nobody is signed in there is nobody in whose name another page could ask. */
     private static boolean changesForSomebody(HttpServletRequest request) {
-        return !READING.contains(request.getMethod()) && request.getSession(false) != null;
+        return !READING.contains(request.getMethod()) && AtWork.signedIn().isPresent();
     }
 
     /** It takes any length, which the others of the platform do not, and needs no library beside it. */

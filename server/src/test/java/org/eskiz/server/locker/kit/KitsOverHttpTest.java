@@ -198,7 +198,7 @@ class KitsOverHttpTest {
 
     @Test
     void twoThousandPiecesAreListedAndSearched(Api api, WorkshopService workshops, DataSource database) {
-        workshops.alone(() -> new JdbcTemplate(database).update("""
+        workshops.byItself(() -> new JdbcTemplate(database).update("""
                 insert into piece (id, workshop_id, demo, version, label, length_m, near_connector, near_gender, far_connector,
                     far_gender, created_at)
                 select gen_random_uuid(), ?, false, 0, 'many ' || i, 1 + i % 37 * 0.7, 'n', 'PLUG', 'n', 'PLUG', now()

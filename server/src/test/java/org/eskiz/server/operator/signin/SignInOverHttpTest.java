@@ -200,6 +200,11 @@ class SignInOverHttpTest {
         keeper.delete("/api/people/" + id).expect(204);
         member.get("/api/plans").expectProblem(401);
         keeper.delete("/api/people/" + id).expectProblem(404);
+        // the same browser, still with the cookie of a session that is nobody's any more
+        Person other = club.joined(keeper, "MEMBER");
+        member.forgetToken();
+        member.signIn(other.name(), other.password()).expect(204);
+        member.get("/api/plans").expect(200);
     }
 
     @Test

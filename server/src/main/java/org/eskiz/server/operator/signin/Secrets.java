@@ -7,8 +7,8 @@ import java.security.SecureRandom;
 import java.util.Base64;
 import java.util.HexFormat;
 
-/** Secrets of links that are used once: 256 bits by chance, of which the database knows a digest only. */
-final class OneTimeLinks {
+/** What only one person is to know: 256 bits by chance, of which the database keeps a digest. */
+final class Secrets {
 
     private static final int SECRET_BYTES = 32;
     private static final SecureRandom RANDOM = new SecureRandom();
@@ -16,9 +16,9 @@ final class OneTimeLinks {
     /** Where the front end takes one; the secret stands behind a #, which no browser sends and no server writes down. */
     private static final String PAGE = "/come-in#";
 
-    private OneTimeLinks() {}
+    private Secrets() {}
 
-    static String secret() {
+    static String random() {
         byte[] bytes = new byte[SECRET_BYTES];
         RANDOM.nextBytes(bytes);
         return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
@@ -33,7 +33,8 @@ final class OneTimeLinks {
         }
     }
 
-    static String path(String secret) {
+    /** Where the link of one leads, on this server. */
+    static String link(String secret) {
         return PAGE + secret;
     }
 }
