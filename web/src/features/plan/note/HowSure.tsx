@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../../api';
 import { answered as answerOf, api } from '../../../api';
@@ -34,6 +34,8 @@ const WORTH_A_LINE = 0.005;
 export function HowSure() {
   const { answered, row, stale } = useSheet();
   const { reading, settings } = usePreferences();
+  // here, because what is below goes and comes with every answer
+  const [open, setOpen] = useState(false);
   const plan = answered?.plan;
   const request = useMemo(
     () =>
@@ -72,8 +74,16 @@ export function HowSure() {
         )}
       </p>
       <Surer />
-      <details className="text-fine">
-        <summary className="text-soft">What is worth knowing</summary>
+      <details open={open} className="text-fine">
+        <summary
+          className="text-soft"
+          onClick={(click) => {
+            click.preventDefault();
+            setOpen(!open);
+          }}
+        >
+          What is worth knowing
+        </summary>
         <ul aria-label="what is worth knowing" className="pt-1">
           {doubts.map((doubt) => (
             <WorthKnowing key={doubt.input} doubt={doubt} standardDb={band.standardDb} />
