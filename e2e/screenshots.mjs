@@ -2,12 +2,9 @@
 // which starts one of its own with fresh data:
 //   e2e/screenshots
 // SHOTS=name,name takes some of them only; OUT=folder puts them elsewhere.
-import { mkdirSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
-import { launchChromium } from './chromium.mjs';
+import { launchChromium, takePicture } from './chromium.mjs';
 
 const address = process.env.ESKIZ ?? 'http://127.0.0.1:8080';
-const out = process.env.OUT ?? fileURLToPath(new URL('../docs/screenshots', import.meta.url));
 const only = process.env.SHOTS?.split(',');
 const gallery = '/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m';
 
@@ -36,7 +33,11 @@ const views = [
   {
     name: 'reach-view',
     path: `${gallery}&view=reach`,
-    act: (page) => page.getByText(/m, by 70 cm/).first().waitFor(),
+    act: (page) =>
+      page
+        .getByText(/m, by 70 cm/)
+        .first()
+        .waitFor(),
   },
   {
     name: 'value-view',
@@ -53,11 +54,6 @@ const views = [
     name: 'bench-test',
     path: '/bench/00000000-0000-4000-8000-0000000b0004',
     act: (page) => page.getByText('Likely water').waitFor(),
-  },
-  {
-    name: 'bench-sweep',
-    path: '/bench/00000000-0000-4000-8000-0000000b0005',
-    act: (page) => page.getByText('It measures like').waitFor(),
   },
   {
     name: 'line-view',
@@ -91,23 +87,14 @@ const views = [
   },
 ];
 
-/** Until nothing is moving, all letters are there, and what follows from that is painted. */
-async function settled() {
-  await document.fonts.ready;
-  await Promise.all(document.getAnimations().map((a) => a.finished.catch(() => undefined)));
-  await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
-}
-
 const browser = await launchChromium();
-mkdirSync(out, { recursive: true });
 for (const view of views.filter((v) => !only || only.includes(v.name))) {
   const page = await browser.newPage({
     viewport: view.size ?? { width: 1280, height: 800 },
   });
   await page.goto(address + view.path, { waitUntil: 'networkidle' });
   await view.act?.(page);
-  await page.evaluate(settled);
-  await page.screenshot({ path: `${out}/${view.name}.png` });
+  await takePicture(page, view.name);
   await page.close();
 }
 await browser.close();
