@@ -42,19 +42,24 @@ export function PeopleTable({ care }: { care: ReturnType<typeof usePeopleCare> }
               <span>{ROLE_WORDS[person.role].name}</span>
             )}
             <span className="text-fine text-soft">since {dateText(person.since)}</span>
-            {may('KEEPER') && person.id !== session.operator?.id && leaving !== person.id && (
-              <>
-                <button
-                  type="button"
-                  className="quiet"
-                  onClick={() => care.letBackIn.mutate(person.id)}
-                >
-                  lost their password
-                </button>
-                <button type="button" className="quiet" onClick={() => setLeaving(person.id)}>
-                  let go …
-                </button>
-              </>
+            {may('KEEPER') && leaving !== person.id && (
+              // as wide with nothing in it, so that roles stand below each other
+              <span className="flex flex-wrap gap-x-5 sm:min-w-44">
+                {person.id !== session.operator?.id && (
+                  <>
+                    <button
+                      type="button"
+                      className="quiet"
+                      onClick={() => care.letBackIn.mutate(person.id)}
+                    >
+                      lost their password
+                    </button>
+                    <button type="button" className="quiet" onClick={() => setLeaving(person.id)}>
+                      let go …
+                    </button>
+                  </>
+                )}
+              </span>
             )}
             {leaving === person.id && (
               <span role="alert" className="flex flex-wrap items-baseline gap-x-4">
