@@ -39,6 +39,7 @@ write_backup() {
 
 # For a command that needs the database and not the server; it is left as it was found.
 open_database() {
+  ! shared_database || fail "the database at $ESKIZ_DATABASE_URL is kept where it runs, by pg_dump: see docs/operating.md"
   need_postgres
   data_folder
   [ -d "$DATA/cluster" ] || fail "there is no database in $DATA yet: ./eskiz start makes it"

@@ -7,6 +7,7 @@ usage: ./eskiz start [--background] [--no-demo]   install, build, start; prints 
        ./eskiz stop                               stop server and database
        ./eskiz open [ADDRESS]                     let others in, who sign in; prints a link for the keeper
        ./eskiz close                              for this machine alone again
+       ./eskiz migrate                            bring up a database that several servers share
        ./eskiz backup FILE                        everything, with a digest of all rows, into one file
        ./eskiz restore FILE [--yes]               replace everything by a backup; asks first
        ./eskiz test                               install, build, run every test
@@ -15,6 +16,8 @@ environment: ESKIZ_PORT  port of the server on 127.0.0.1 (8080)
              ESKIZ_DATA  folder of the operator's data (~/.local/share/eskiz; for root /var/lib/eskiz)
              ESKIZ_ADDRESS, ESKIZ_BIND, ESKIZ_TLS_CERTIFICATE, ESKIZ_TLS_KEY, ESKIZ_BEHIND_PROXY
                          what a server is that is open to others; see docs/operating.md
+             ESKIZ_DATABASE_URL, ESKIZ_DATABASE_USER, ESKIZ_DATABASE_PASSWORD_FILE
+                         a database that several servers share; see docs/operating.md
              ESKIZ_ACCESS_LOG  true for a line about every request in log/access.*.log of that folder
              ESKIZ_ANALYSER_PORT, ESKIZ_WATTMETER_PORT  ports of the stand-in instruments that start with the demo
                          (5025 and 5026; with another ESKIZ_PORT the two above it)
@@ -37,7 +40,7 @@ stop_everything() {
 
 start() {
   local background='' port=${ESKIZ_PORT:-8080} digest option
-  WITH_DEMO=true
+  if shared_database; then WITH_DEMO=false; else WITH_DEMO=true; fi
   for option in "$@"; do
     case $option in
       --background) background=yes ;;
@@ -46,7 +49,7 @@ start() {
     esac
   done
   check_port "$port"
-  need_postgres
+  shared_database || need_postgres
   data_folder
   load_open_settings
   check_tls
@@ -144,6 +147,7 @@ run_tests() {
   need_node
   need_chromium
   need_shellcheck
+  need_nginx
   local started=$HERE/target/tests-started code=0
   mkdir -p "$HERE/target"
   touch "$started"

@@ -1,8 +1,29 @@
 # shellcheck shell=bash
-# The private cluster, its roles and its schema.
+# The private cluster, its roles and its schema; or a database that several servers share, which the environment names.
 #
 # eskiz makes databases and roles and is used by nothing but this script; eskiz_owner owns the schema and changes it;
 # eskiz_app is the server; eskiz_restore adds the rows of a backup and owns nothing at all.
+
+shared_database() { [ -n "${ESKIZ_DATABASE_URL:-}" ]; }
+
+# Before anything is done with it: the server says the rest, such as a url that it cannot read.
+check_shared_database() {
+  local file=${ESKIZ_DATABASE_PASSWORD_FILE:-}
+  [ -n "${ESKIZ_DATABASE_USER:-}" ] || fail "ESKIZ_DATABASE_URL goes with ESKIZ_DATABASE_USER"
+  [ -n "$file" ] || return 0
+  case $file in /*) ;; *) fail "ESKIZ_DATABASE_PASSWORD_FILE must be named by its whole path, not \"$file\"" ;; esac
+  as_owner test -r "$file" || fail "ESKIZ_DATABASE_PASSWORD_FILE $file cannot be read by $OWNER, as whom the server runs"
+}
+
+# tell_database ROLE DATABASE: what a program is told of the database it works on
+tell_database() {
+  if ! shared_database; then
+    ESKIZ_DATABASE_URL=postgresql://127.0.0.1:$(cat "$DATA/db.port")/$2
+    ESKIZ_DATABASE_USER=$1
+    ESKIZ_DATABASE_PASSWORD_FILE=$DATA/$1.password
+  fi
+  export ESKIZ_DATABASE_URL ESKIZ_DATABASE_USER ESKIZ_DATABASE_PASSWORD_FILE
+}
 
 cluster_refusals() {
   local kept
@@ -72,6 +93,10 @@ database_answers() {
 }
 
 start_database() {
+  if shared_database; then
+    check_shared_database
+    return
+  fi
   if [ -d "$DATA/cluster" ]; then cluster_refusals; else make_cluster; fi
   if ! database_answers; then
     local try
@@ -128,9 +153,7 @@ migrate() {
   local app=$1 database=$2
   shift 2
   (
-    ESKIZ_DB_URL=jdbc:postgresql://127.0.0.1:$(cat "$DATA/db.port")/$database
-    ESKIZ_DB_PASSWORD=$(secret_of eskiz_owner)
-    export ESKIZ_DB_URL ESKIZ_DB_PASSWORD ESKIZ_DB_USER=eskiz_owner
+    tell_database eskiz_owner "$database"
     cd "$DATA" || exit 1
     as_owner "$(java_program java)" -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -cp "$app/eskiz.jar" \
       org.eskiz.server.Migrations "$@" >"$DATA/log/migration.log" 2>&1
@@ -139,6 +162,7 @@ migrate() {
 
 # Brings the schema to what this build needs; before an older one is changed, everything is kept.
 bring_up_schema() {
+  ! shared_database || return 0 # ./eskiz migrate does it
   local digest=$1 app=$DATA/app/$1 applied newest
   need_database
   [ -e "$app/roles-made" ] || need_roles "$app" eskiz
@@ -150,6 +174,26 @@ bring_up_schema() {
   [ "${applied:-0}" -lt "$newest" ] || return 0
   [ -z "$applied" ] || back_up_before_migration "$applied" "$newest"
   migrate "$app" eskiz
+}
+
+# Schema and built-in catalogue of a database that several servers share, as the owner of the schema.
+migrate_shared() {
+  need_java
+  data_folder
+  shared_database || fail "a server with a database of its own brings it up at ./eskiz start; ESKIZ_DATABASE_URL names one that several share"
+  claim_data_folder
+  lock_data_folder
+  check_shared_database
+  local digest app
+  digest=$(source_digest)
+  install_app "$digest"
+  app=$DATA/app/$digest
+  (
+    cd "$DATA" || exit 1
+    as_owner "$(java_program java)" -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -cp "$app/eskiz.jar" \
+      org.eskiz.server.MigrateStep >"$DATA/log/migration.log" 2>&1
+  ) || fail "the database could not be brought up, see $DATA/log/migration.log: $(grep -E 'ERROR|Exception|Caused by' "$DATA/log/migration.log" | tail -n 1 | cut -c1-300)"
+  say "the database is of version $(newest_migration "$digest"); servers of this version can start"
 }
 
 # Before a migration everything is dumped; the last five are kept.

@@ -5,6 +5,14 @@ LEAST_NODE=20.19.0
 LEAST_JAVA=17
 
 APT_UPDATED=
+renew_package_list() {
+  [ -z "$APT_UPDATED" ] || return 0
+  local as=()
+  is_root || as=(sudo)
+  "${as[@]}" apt-get update >/dev/null 2>&1 || say "the list of packages could not be renewed; trying with the old one"
+  APT_UPDATED=yes
+}
+
 install_packages() {
   local as=() log
   if ! is_root; then
@@ -15,10 +23,7 @@ install_packages() {
   say "installing $*"
   log=$(mktemp)
   at_exit "rm -f '$log'"
-  if [ -z "$APT_UPDATED" ]; then
-    "${as[@]}" apt-get update >"$log" 2>&1 || say "the list of packages could not be renewed; trying with the old one"
-    APT_UPDATED=yes
-  fi
+  renew_package_list
   "${as[@]}" env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends "$@" >"$log" 2>&1 \
     || fail "Debian's packages $* could not be installed: $(grep -m1 '^E:' "$log" || tail -n 1 "$log")"
 }
@@ -78,5 +83,17 @@ need_node() {
 }
 
 need_chromium() { command -v chromium >/dev/null || install_packages chromium; }
+
+# For the tests of several servers behind a proxy. Unpacked and not installed: installed, it would begin to listen.
+need_nginx() {
+  local tools=$HERE/.tools/nginx package
+  if command -v nginx >/dev/null || [ -x "$tools/usr/sbin/nginx" ]; then return; fi
+  command -v apt-get >/dev/null || fail "nginx must be installed, and apt-get is not here: install it by hand"
+  renew_package_list
+  say "unpacking nginx"
+  mkdir -p "$tools"
+  (cd "$tools" && apt-get download nginx && for package in ./*.deb; do dpkg-deb -x "$package" .; done) >"$tools/unpack.log" 2>&1 \
+    || fail "Debian's package nginx could not be unpacked: $(tail -n 1 "$tools/unpack.log")"
+}
 
 need_shellcheck() { command -v shellcheck >/dev/null || install_packages shellcheck; }

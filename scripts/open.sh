@@ -76,9 +76,7 @@ keep_open_settings() {
 keeper_link() {
   local app=$DATA/app/$1
   (
-    ESKIZ_DB_URL=jdbc:postgresql://127.0.0.1:$(cat "$DATA/db.port")/eskiz
-    ESKIZ_DB_PASSWORD=$(secret_of eskiz_app)
-    export ESKIZ_DB_URL ESKIZ_DB_PASSWORD ESKIZ_DB_USER=eskiz_app
+    tell_database eskiz_app eskiz
     cd "$DATA" || exit 1
     as_owner "$(java_program java)" -XX:TieredStopAtLevel=1 -XX:+UseSerialGC -cp "$app/eskiz.jar" \
       org.eskiz.server.operator.signin.KeeperLink 2>"$DATA/log/keeper-link.log"
@@ -89,7 +87,7 @@ open_up() {
   [ $# -le 1 ] || { usage >&2; fail "open takes the address under which others reach this server"; }
   need_java
   [ $# -eq 0 ] || ESKIZ_ADDRESS=$1
-  need_postgres
+  shared_database || need_postgres
   data_folder
   if [ -z "${ESKIZ_ADDRESS:-}" ] && ! grep -qs '^ESKIZ_ADDRESS=' "$(open_file)"; then
     read -r -p 'Under which address do others reach it (such as https://club.example): ' ESKIZ_ADDRESS || true

@@ -43,16 +43,26 @@ WATTMETER=
 start_server() {
   local app=$DATA/app/$1 archive=$DATA/app/$1/classes.jsa port=$2 jvm
   port_is_taken "$port" && fail "port $port is taken by another program: choose another with ESKIZ_PORT"
-  # The first start writes the archive when it ends, every later one reads it.
-  if [ -f "$archive" ]; then jvm=-XX:SharedArchiveFile=$archive; else jvm=-XX:ArchiveClassesAtExit=$archive; fi
+  # The first start writes the archive when it ends, every later one reads it. One of several is to end quickly.
+  if [ -f "$archive" ]; then
+    jvm=-XX:SharedArchiveFile=$archive
+  elif shared_database; then
+    jvm=-Xshare:auto
+  else
+    jvm=-XX:ArchiveClassesAtExit=$archive
+  fi
   rm -f "$DATA/server.pid" "$DATA/log/server.out"
   printf '%s\n' "$port" >"$DATA/server.port"
   printf '%s %s %s\n' "${WITH_DEMO:-false}" "${ANALYSER:--}" "${WATTMETER:--}" >"$DATA/server.options"
   (
     cd "$DATA" || exit 1
-    ESKIZ_DB_URL=jdbc:postgresql://127.0.0.1:$(cat "$DATA/db.port")/eskiz
-    ESKIZ_DB_PASSWORD=$(secret_of eskiz_app)
-    export ESKIZ_DB_URL ESKIZ_DB_PASSWORD ESKIZ_DB_USER=eskiz_app ESKIZ_PORT=$port ESKIZ_DEMO=${WITH_DEMO:-false}
+    if shared_database; then
+      export ESKIZ_OWN_DATABASE=false ESKIZ_DRAIN=${ESKIZ_DRAIN:-3s}
+    else
+      export ESKIZ_OWN_DATABASE=true
+    fi
+    tell_database eskiz_app eskiz
+    export ESKIZ_PORT=$port ESKIZ_DEMO=${WITH_DEMO:-false}
     export ESKIZ_ANALYSER_PORT=$ANALYSER ESKIZ_WATTMETER_PORT=$WATTMETER
     export ESKIZ_LOG=$DATA/log ESKIZ_LOG_FILE=$DATA/log/server.log LOGGING_THRESHOLD_CONSOLE=OFF
     exec "${AS_OWNER[@]}" setsid bash "$app/keep-server.sh" "$DATA/server.pid" "$DATA/log/server.out" \

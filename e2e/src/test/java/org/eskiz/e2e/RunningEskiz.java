@@ -127,7 +127,7 @@ final class RunningEskiz implements BeforeAllCallback, AfterEachCallback, Parame
             return psql("eskiz", sql);
         }
 
-        private String psql(String database, String sql) throws IOException {
+        String psql(String database, String sql) throws IOException {
             return run(
                             Map.of(
                                     "PGPASSWORD",

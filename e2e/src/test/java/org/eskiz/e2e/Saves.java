@@ -31,21 +31,25 @@ final class Saves implements AutoCloseable {
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final String plansAt;
+    private final String[] headers;
     private final List<Saved> plans = new ArrayList<>();
     private final AtomicInteger acknowledged = new AtomicInteger();
     private final AtomicInteger refused = new AtomicInteger();
+    private final AtomicInteger unanswered = new AtomicInteger();
     private final ScheduledExecutorService saving = Executors.newSingleThreadScheduledExecutor();
     private volatile boolean finished;
     private volatile Throwable failure;
     private int done;
     private boolean isUnderWay;
 
-    private Saves(int port) {
+    private Saves(int port, String... headers) {
         plansAt = "http://127.0.0.1:" + port + "/api/plans";
+        this.headers = headers;
     }
 
-    static Saves begin(int port) {
-        Saves saves = new Saves(port);
+    /** @param headers names and values of what goes with every request besides */
+    static Saves begin(int port, String... headers) {
+        Saves saves = new Saves(port, headers);
         for (int i = 0; i < PLANS; i++) {
             saves.plans.add(new Saved(UUID.randomUUID().toString()));
         }
@@ -61,6 +65,11 @@ final class Saves implements AutoCloseable {
     /** Waits until so many more were answered that they cannot be saved now. */
     void awaitRefusals(int count) {
         awaitMore(refused, count);
+    }
+
+    /** How often nobody said whether something was saved. */
+    int unanswered() {
+        return unanswered.get();
     }
 
     /** Ends with the save at work. */
@@ -119,6 +128,7 @@ final class Saves implements AutoCloseable {
         try {
             answer = plan.version < 0 ? create(plan, body) : change(plan, body);
         } catch (IOException away) {
+            unanswered.incrementAndGet();
             return false;
         }
         return switch (answer.statusCode()) {
@@ -132,6 +142,11 @@ final class Saves implements AutoCloseable {
                         JsonParser.parseString(answer.body()).getAsJsonObject().getAsJsonObject("current");
                 plan.version = current.get("version").getAsLong();
                 yield current.get("name").getAsString().equals(name);
+            }
+            // a proxy found no server, or the server that was asked went away
+            case 502, 504 -> {
+                unanswered.incrementAndGet();
+                yield false;
             }
             case 503 -> {
                 refused.incrementAndGet();
@@ -152,9 +167,10 @@ final class Saves implements AutoCloseable {
     }
 
     private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(URI.create(plansAt + path))
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(plansAt + path))
                 .header("Content-Type", "application/json")
                 .timeout(Duration.ofSeconds(20));
+        return headers.length == 0 ? request : request.headers(headers);
     }
 
     private HttpResponse<String> send(HttpRequest.Builder request) throws IOException {

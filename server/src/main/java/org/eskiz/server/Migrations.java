@@ -2,6 +2,7 @@ package org.eskiz.server;
 
 import java.util.Optional;
 import javax.sql.DataSource;
+import org.eskiz.server.store.DatabaseAccess;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationVersion;
 import org.flywaydb.core.api.configuration.FluentConfiguration;
@@ -17,12 +18,10 @@ public final class Migrations {
     private Migrations() {}
 
     public static void main(String[] args) {
-        FluentConfiguration database = Flyway.configure()
-                .dataSource(
-                        System.getenv("ESKIZ_DB_URL"),
-                        System.getenv("ESKIZ_DB_USER"),
-                        System.getenv("ESKIZ_DB_PASSWORD"));
-        migrate(database, args.length == 0 ? Optional.empty() : Optional.of(args[0]));
+        DatabaseAccess database = DatabaseAccess.needed();
+        migrate(
+                Flyway.configure().dataSource(database.url(), database.user(), database.password()),
+                args.length == 0 ? Optional.empty() : Optional.of(args[0]));
     }
 
     /** Brings the schema of a database to the newest version, as whoever the connections belong to. */

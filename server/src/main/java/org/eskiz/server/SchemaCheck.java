@@ -28,7 +28,7 @@ class SchemaCheck {
         }
         if (found.compareTo(newest) < 0) {
             throw new IllegalStateException(
-                    "the database is of version %s, this Eskiz needs version %s: ./eskiz start brings it up"
+                    "the database is of version %s, this Eskiz needs version %s: ./eskiz migrate brings it up"
                             .formatted(found, newest));
         }
     }

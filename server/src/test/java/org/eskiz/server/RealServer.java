@@ -57,6 +57,7 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
                 "--spring.datasource.username=eskiz_app",
                 "--server.port=0",
                 "--eskiz.clock-offset=" + AWAY,
+                "--eskiz.own-database=true",
                 "--springdoc.api-docs.path=/v3/made-api-docs",
                 "--springdoc.default-produces-media-type=application/json",
                 "--springdoc.default-consumes-media-type=application/json",

@@ -38,7 +38,16 @@ public class BuiltInLoader {
         this.clock = clock;
     }
 
-    /** Runs at every start; does nothing when this edition or a newer one is there. A second server waits for the first. */
+    /** @throws IllegalStateException where the catalogue was not brought up yet to what this program knows */
+    @Transactional(readOnly = true)
+    public void require() {
+        if (!isOfThisEditionOrNewer()) {
+            throw new IllegalStateException(
+                    "the built-in catalogue in the database is older than this Eskiz: ./eskiz migrate brings it up");
+        }
+    }
+
+    /** Does nothing when this edition or a newer one is there. A second server waits for the first. */
     @Transactional
     public void load() {
         database.createNativeQuery("select pg_advisory_xact_lock(:lock)")

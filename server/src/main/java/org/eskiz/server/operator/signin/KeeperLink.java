@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.Objects;
 import java.util.UUID;
 import org.eskiz.server.operator.AtWork;
+import org.eskiz.server.store.DatabaseAccess;
 
 /**
  * Makes the link by which the first keeper comes in, or back in: {@code KeeperLink}, on the server, by whoever may read its
@@ -22,8 +23,8 @@ public final class KeeperLink {
     private KeeperLink() {}
 
     public static void main(String[] args) throws SQLException {
-        try (Connection database = DriverManager.getConnection(
-                System.getenv("ESKIZ_DB_URL"), System.getenv("ESKIZ_DB_USER"), System.getenv("ESKIZ_DB_PASSWORD"))) {
+        DatabaseAccess access = DatabaseAccess.needed();
+        try (Connection database = DriverManager.getConnection(access.url(), access.user(), access.password())) {
             System.out.println(make(database, Instant.now().plus(clockOffset())));
         }
     }
