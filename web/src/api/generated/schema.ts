@@ -1519,6 +1519,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What happens to a plan while it is open, as server-sent events
+         * @description "saved" when it was saved, by whomever: {"version": 7, "by": "Wren"}, null for nobody by name. "chosen" when a cable was chosen or a choice withdrawn: {}. "here" when somebody comes or goes: {"others": [{"id": "…", "name": "Wren"}]}, once for every other window. "look" at the beginning, and when something may have been missed: {"version": 7}, null where it is not known. Ends after five minutes, or when the server does: connect again.
+         */
+        get: operations["planEvents"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plans/{id}/in-run": {
         parameters: {
             query?: never;
@@ -4159,6 +4179,10 @@ export interface components {
             lengthM: number;
             /** Format: uuid */
             pieceId: string;
+        };
+        SseEmitter: {
+            /** Format: int64 */
+            timeout?: number;
         };
         StandInsResponse: {
             /** Format: int32 */
@@ -6974,6 +6998,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DecisionResponse"];
+                };
+            };
+        };
+    };
+    planEvents: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["SseEmitter"];
                 };
             };
         };

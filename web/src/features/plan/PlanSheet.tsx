@@ -7,6 +7,7 @@ import { BandTabs } from './bands/BandTabs';
 import { TitleBlock } from './document/TitleBlock';
 import { Unsaved } from './document/Unsaved';
 import { usePlanEditing } from './document/usePlanEditing';
+import { useTogether } from './document/useTogether';
 import { LedgerBar } from './ledger/LedgerBar';
 import { MixPanel } from './ledger/MixPanel';
 import { OwnFigure } from './ledger/OwnFigure';
@@ -33,6 +34,7 @@ export function PlanSheet({
 }) {
   const editing = usePlanEditing(stored);
   const sheet = useSheetState(stored, editing, catalogue, connectors);
+  const together = useTogether(stored.id, editing);
   useSheetShortcuts(sheet, editing);
   return (
     <KeptFor value={stored.id}>
@@ -49,7 +51,7 @@ export function PlanSheet({
                 <Aside />
               </AsAnswered>
             </div>
-            <TitleBlock editing={editing} />
+            <TitleBlock editing={editing} together={together} />
           </Shell>
         </WaitingProvider>
       </SheetProvider>

@@ -7,9 +7,10 @@ import type { SaveState } from './autosaver';
 import { useSheet } from '../sheetContext';
 import { revisionNumber } from './model';
 import type { PlanEditing } from './usePlanEditing';
+import type { Together } from './useTogether';
 
 /** Along the foot, as on a drawing: what it is, whether it is saved, how it is read. */
-export function TitleBlock({ editing }: { editing: PlanEditing }) {
+export function TitleBlock({ editing, together }: { editing: PlanEditing; together: Together }) {
   const { plan, hasWatts, command, trouble } = useSheet();
   const { version, state } = editing;
   const isWet = plan.document.assessment?.wet === true;
@@ -63,6 +64,7 @@ export function TitleBlock({ editing }: { editing: PlanEditing }) {
       <Part label="saved">
         <SaveText state={state} />
       </Part>
+      <AlsoHere together={together} />
       <span className="flex-1" />
       <Switch
         label="reading"
@@ -91,6 +93,24 @@ export function TitleBlock({ editing }: { editing: PlanEditing }) {
         Redo
       </button>
     </footer>
+  );
+}
+
+/** Who else is at this plan, and what came from them. */
+function AlsoHere({ together: { here, news } }: { together: Together }) {
+  return (
+    <>
+      {here.length > 0 && (
+        <Part label="also here">
+          <span className="max-w-[24ch] truncate" title={here.join(', ')}>
+            {here.join(', ')}
+          </span>
+        </Part>
+      )}
+      <span role="status" className={news === null ? 'sr-only' : 'flex items-center px-3.5'}>
+        {news}
+      </span>
+    </>
   );
 }
 

@@ -91,6 +91,47 @@ describe('saving by itself', () => {
     expect(saver.state.kind).toBe('saved');
   });
 
+  const withPower = (plan: Plan, powerW: number): Plan => ({
+    ...plan,
+    document: {
+      ...plan.document,
+      assessment: { ...plan.document.assessment, radio: { powerW } },
+    },
+  });
+
+  it('takes over what somebody else saved in another part, and saves both', async () => {
+    const taken = vi.fn();
+    saver.onTakenOver(taken);
+    save.mockRejectedValueOnce(conflict(stored(withPower(start, 25), 9)));
+    saver.change(named('mine'));
+    await vi.advanceTimersByTimeAsync(2000);
+    expect(taken.mock.lastCall?.[0]).toMatchObject({ parts: ['radio'] });
+    expect(save.mock.lastCall).toEqual([withPower(named('mine'), 25), 9]);
+    expect(saver.state.kind).toBe('saved');
+  });
+
+  it('takes over what is said to be stored, unless it is its own', async () => {
+    const taken = vi.fn();
+    saver.onTakenOver(taken);
+    saver.change(named('mine'));
+    await vi.advanceTimersByTimeAsync(600);
+    expect(await saver.isNews(4)).toBe(false);
+    await saver.theySaved(stored(named('mine'), 4));
+    expect(taken).not.toHaveBeenCalled();
+    await saver.theySaved(stored(named('theirs'), 5));
+    expect(taken.mock.lastCall?.[0]).toMatchObject({ theirs: { name: 'theirs' } });
+    expect(saver.version).toBe(5);
+    expect(saver.isUnsaved()).toBe(false);
+  });
+
+  it('takes nothing over a draft that went out from an older version', async () => {
+    saver = new Autosaver(start, 2, 0, save, false);
+    save.mockRejectedValueOnce(conflict(stored(start, 3)));
+    saver.change(named('of yesterday'));
+    await vi.advanceTimersByTimeAsync(600);
+    expect(saver.state.kind).toBe('changedElsewhere');
+  });
+
   it('knows its own save again when the answer was lost on the way', async () => {
     save.mockRejectedValueOnce(new Away('server'));
     save.mockRejectedValueOnce(conflict(stored(named('mine'), 4)));

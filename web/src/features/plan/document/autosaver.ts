@@ -1,5 +1,6 @@
 import type { AwayPart, Problem, StoredPlan } from '../../../api';
 import { Away, Refused } from '../../../api';
+import { merged } from './merging';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
 
@@ -12,6 +13,15 @@ export type SaveState =
   | { kind: 'changedElsewhere'; current: StoredPlan }
   | { kind: 'refused'; problem: Problem };
 
+/** What somebody else has saved, taken over beside what is changed here. */
+export interface TakenOver {
+  /** What both went out from. */
+  base: Plan;
+  theirs: Plan;
+  /** Which parts they changed, in words. */
+  parts: string[];
+}
+
 /** Stores a plan over a version and tells what is stored then. */
 export type Save = (plan: Plan, version: number) => Promise<StoredPlan>;
 
@@ -21,21 +31,26 @@ const LONGEST_RETRY_MS = 15_000;
 
 /**
  * Saves a plan by itself, a moment after the last change; one save at a time, and again until the server is back. It
- * never overwrites what somebody else has saved: then it waits for a decision.
+ * never overwrites what somebody else has saved: that is taken over where it does not clash with what was changed here;
+ * where it does it waits for a decision.
  */
 export class Autosaver {
   private readonly save: Save;
   private readonly listeners = new Set<() => void>();
+  private readonly readers = new Set<(taken: TakenOver) => void>();
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retryMs = FIRST_RETRY_MS;
   private running: Promise<void> | null = null;
   private stored: string;
+  /** Whether what is stored is what the version was: a draft of another day may go out from an older one. */
+  private isBaseKnown: boolean;
   private latest: Plan;
   private versionNow: number;
   private stateNow: SaveState;
 
-  constructor(stored: Plan, version: number, savedAt: number, save: Save) {
+  constructor(stored: Plan, version: number, savedAt: number, save: Save, isBaseKnown = true) {
     this.save = save;
+    this.isBaseKnown = isBaseKnown;
     this.stored = JSON.stringify(stored);
     this.latest = stored;
     this.versionNow = version;
@@ -54,6 +69,26 @@ export class Autosaver {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
+
+  /** Tells what was taken over; whoever holds the plan goes on from both. */
+  onTakenOver = (reader: (taken: TakenOver) => void): (() => void) => {
+    this.readers.add(reader);
+    return () => this.readers.delete(reader);
+  };
+
+  /** Whether a version is newer than what was saved or taken over here, once no save is on its way. */
+  async isNews(version: number): Promise<boolean> {
+    await this.running;
+    return version > this.versionNow;
+  }
+
+  /** Somebody else has saved. */
+  async theySaved(current: StoredPlan): Promise<void> {
+    await this.running;
+    if (current.version <= this.versionNow) return;
+    if (this.stateNow.kind === 'changedElsewhere') this.tell({ kind: 'changedElsewhere', current });
+    else this.someoneSaved(current, this.latest);
+  }
 
   /** Takes note of the plan as it is now. */
   change(plan: Plan): void {
@@ -89,6 +124,7 @@ export class Autosaver {
     this.versionNow = current.version;
     this.latest = theirs;
     this.stored = JSON.stringify(theirs);
+    this.isBaseKnown = true;
     this.tell({ kind: 'saved', at: Date.parse(current.updatedAt) });
   }
 
@@ -124,6 +160,7 @@ export class Autosaver {
       const stored = await this.save(sent, this.versionNow);
       this.versionNow = stored.version;
       this.stored = JSON.stringify(sent);
+      this.isBaseKnown = true;
       this.retryMs = FIRST_RETRY_MS;
       this.tell({ kind: 'saved', at: Date.parse(stored.updatedAt) });
     } catch (error) {
@@ -145,12 +182,30 @@ export class Autosaver {
 
   /** That may have been this very save, when its answer was lost on the way. */
   private someoneSaved(current: StoredPlan, sent: Plan): void {
-    if (canonical(planOf(current)) !== canonical(sent)) {
+    const theirs = planOf(current);
+    if (canonical(theirs) === canonical(sent)) {
+      this.stands(current, sent);
+      return;
+    }
+    const base = JSON.parse(this.stored) as Plan;
+    const both = this.isBaseKnown ? merged(base, this.latest, theirs) : null;
+    if (!both) {
       this.tell({ kind: 'changedElsewhere', current });
       return;
     }
+    this.latest = both.plan;
+    this.stands(current, theirs);
+    this.readers.forEach((reader) => reader({ base, theirs, parts: both.theirs }));
+    if (this.isUnsaved()) {
+      this.tell({ kind: 'unsaved' });
+      this.schedule(PAUSE_MS);
+    }
+  }
+
+  private stands(current: StoredPlan, plan: Plan): void {
     this.versionNow = current.version;
-    this.stored = JSON.stringify(sent);
+    this.stored = JSON.stringify(plan);
+    this.isBaseKnown = true;
     this.tell({ kind: 'saved', at: Date.parse(current.updatedAt) });
   }
 

@@ -1,5 +1,6 @@
 import type { Command } from './commands';
 import { apply, burstOf, isStroke } from './commands';
+import { rebased } from './merging';
 import type { Plan } from './model';
 
 /** A plan with what it was before and what was undone. */
@@ -15,7 +16,8 @@ export type HistoryAction =
   | { type: 'command'; command: Command; at: number }
   | { type: 'undo' }
   | { type: 'redo' }
-  | { type: 'replace'; plan: Plan };
+  | { type: 'replace'; plan: Plan }
+  | { type: 'rebase'; base: Plan; theirs: Plan };
 
 /** A pause longer than this ends a burst of typing. */
 const BURST_PAUSE_MS = 1500;
@@ -37,6 +39,8 @@ export function historyReducer(history: History, action: HistoryAction): History
       return redone(history);
     case 'replace':
       return historyOf(action.plan);
+    case 'rebase':
+      return onto(history, action.base, action.theirs);
   }
 }
 
@@ -48,6 +52,12 @@ function after(history: History, command: Command, at: number): History {
   const goesOn = isSame && (isStroke(command) || at - (history.burst?.at ?? 0) <= BURST_PAUSE_MS);
   const past = goesOn ? history.past : [...history.past, history.present].slice(-MOST_STEPS);
   return { past, present, future: [], burst: key === null ? null : { key, at } };
+}
+
+/** The same steps on what somebody else has saved: going back takes back what was done here, and nothing of theirs. */
+function onto({ past, present, future }: History, base: Plan, theirs: Plan): History {
+  const step = (plan: Plan) => rebased(base, plan, theirs);
+  return { past: past.map(step), present: step(present), future: future.map(step), burst: null };
 }
 
 function undone(history: History): History {

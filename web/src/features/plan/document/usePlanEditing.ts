@@ -26,6 +26,7 @@ export function usePlanEditing(stored: StoredPlan) {
         draft?.version ?? stored.version,
         Date.parse(stored.updatedAt),
         (plan, version) => savePlan(stored.id, plan, version),
+        draft === null || draft.version === stored.version,
       ),
   );
   const state = useSyncExternalStore(autosaver.subscribe, () => autosaver.state);
@@ -50,6 +51,27 @@ export function usePlanEditing(stored: StoredPlan) {
       void autosaver.flush();
     };
   }, [autosaver]);
+
+  const [takenOver, setTakenOver] = useState<string[] | null>(null);
+  useEffect(
+    () =>
+      autosaver.onTakenOver(({ base, theirs, parts }) => {
+        dispatch({ type: 'rebase', base, theirs });
+        setTakenOver(parts);
+      }),
+    [autosaver],
+  );
+
+  /** After it was said that a version is stored; of null it is not known which. */
+  const look = useCallback(
+    async (version: number | null) => {
+      if (version !== null && !(await autosaver.isNews(version))) return;
+      const current = await getPlan(stored.id).catch(() => null);
+      // of a plan that cannot be had its next save tells why
+      if (current) await autosaver.theySaved(current);
+    },
+    [autosaver, stored.id],
+  );
 
   const command = useCallback(
     (c: Command) => dispatch({ type: 'command', command: c, at: Date.now() }),
@@ -92,6 +114,9 @@ export function usePlanEditing(stored: StoredPlan) {
     saveNow,
     takeTheirs,
     keep,
+    look,
+    /** What others changed last, in words, where it was taken over. */
+    takenOver,
   };
 }
 
@@ -99,6 +124,10 @@ export function usePlanEditing(stored: StoredPlan) {
 function unsavedDraft(stored: StoredPlan): Draft | null {
   const draft = draftOf(stored.id);
   return draft && canonical(draft.plan) !== canonical(planOf(stored)) ? draft : null;
+}
+
+function getPlan(id: string): Promise<StoredPlan> {
+  return answered(api.GET('/api/plans/{id}', { params: { path: { id } } }));
 }
 
 function savePlan(id: string, plan: Plan, version: number): Promise<StoredPlan> {

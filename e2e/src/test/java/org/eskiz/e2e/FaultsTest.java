@@ -85,7 +85,7 @@ class FaultsTest {
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 13 to 14");
+                    .contains("keeping a backup before the database is changed from version 14 to 15");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;
@@ -93,7 +93,7 @@ class FaultsTest {
             backup = files.toList().get(0);
         }
         assertThat(member(backup, "digest")).containsPattern("\nplan\\|[1-9]");
-        assertThat(member(backup, "manifest")).contains("schema 13");
+        assertThat(member(backup, "manifest")).contains("schema 14");
     }
 
     private static String member(Path backup, String name) {
@@ -107,7 +107,7 @@ class FaultsTest {
     }
 
     /** The first line of a pid file names the process. */
-    private static void kill(Path pidFile) throws IOException {
+    static void kill(Path pidFile) throws IOException {
         long pid = Long.parseLong(Files.readAllLines(pidFile).get(0).trim());
         assertThat(ProcessHandle.of(pid).orElseThrow().destroyForcibly()).isTrue();
     }

@@ -32,12 +32,16 @@ final class AnswerFilter implements Filter {
 
     private static final int CHUNK = 16 << 10;
 
+    /** What is told as it happens is not held back. */
+    private static final String EVENTS = "/events";
+
     @Override
     public void doFilter(ServletRequest asked, ServletResponse answer, FilterChain chain)
             throws IOException, ServletException {
         HttpServletRequest request = (HttpServletRequest) asked;
         HttpServletResponse response = (HttpServletResponse) answer;
-        if (HttpMethod.HEAD.matches(request.getMethod())) {
+        if (HttpMethod.HEAD.matches(request.getMethod())
+                || request.getRequestURI().endsWith(EVENTS)) {
             chain.doFilter(request, response);
             return;
         }

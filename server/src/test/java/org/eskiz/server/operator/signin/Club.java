@@ -181,20 +181,26 @@ public final class Club implements AutoCloseable {
         }
 
         public Api.Answer send(String method, String path, String type, @Nullable String body) {
-            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + api.port() + path))
+            HttpRequest.Builder request = request(path)
                     .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body));
             if (body != null) {
                 request.header("Content-Type", type);
             }
+            Api.Answer answer = api.send(request);
+            answer.response().headers().firstValue("Set-Cookie").ifPresent(this::keep);
+            return answer;
+        }
+
+        /** Something that they ask for, as who they are. */
+        public HttpRequest.Builder request(String path) {
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + api.port() + path));
             if (!cookie.isEmpty()) {
                 request.header("Cookie", cookie);
             }
             if (!csrf.isEmpty()) {
                 request.header("X-CSRF-TOKEN", csrf);
             }
-            Api.Answer answer = api.send(request);
-            answer.response().headers().firstValue("Set-Cookie").ifPresent(this::keep);
-            return answer;
+            return request;
         }
 
         private void keep(String set) {
