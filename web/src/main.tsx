@@ -32,6 +32,7 @@ const router = createBrowserRouter([
     hydrateFallbackElement: <p className="p-5">Opening …</p>,
     errorElement: <Broken />,
     children: [
+      { path: '/shared', lazy: async () => ({ Component: (await plan()).SharedPage }) },
       { path: '/come-in', lazy: async () => ({ Component: (await people()).ComeInPage }) },
       {
         element: (

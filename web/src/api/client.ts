@@ -4,6 +4,7 @@ import type { components, paths } from './generated/schema';
 export const api = createClient<paths>({ baseUrl: '/' });
 
 let token: string | null = null;
+let share: string | null = null;
 const signedOut = new Set<() => void>();
 
 /** Takes the token of the session, which goes with everything that changes something. */
@@ -11,9 +12,17 @@ export function carryToken(csrf: string | null): void {
   token = csrf;
 }
 
+/** Takes what is in a link to a plan, which goes with everything that is asked by whoever came by it. */
+export function carryShare(secret: string | null): void {
+  share = secret;
+}
+
 /** What goes with a request that is not made by {@link api}. */
 export function sessionHeaders(): Record<string, string> {
-  return token === null ? {} : { 'X-CSRF-TOKEN': token };
+  return {
+    ...(token !== null && { 'X-CSRF-TOKEN': token }),
+    ...(share !== null && { 'Eskiz-Share': share }),
+  };
 }
 
 /** Tells when the session is not what it was: it has ended, or somebody signed in anew in another tab. */

@@ -169,7 +169,7 @@ export function usePieces(search: PieceSearch | null = {}) {
 }
 
 /** How many pieces stand how; with the demo or without. */
-export function useLockerOverview(isDemoHidden: boolean) {
+export function useLockerOverview(isDemoHidden: boolean, isWanted = true) {
   return useQuery({
     queryKey: ['locker', 'overview', isDemoHidden],
     queryFn: ({ signal }) =>
@@ -179,6 +179,7 @@ export function useLockerOverview(isDemoHidden: boolean) {
           signal,
         }),
       ),
+    enabled: isWanted,
   });
 }
 

@@ -3,6 +3,7 @@ import { createContext, use, useCallback, useEffect, useMemo, useRef } from 'rea
 import { answered, api, Refused } from '../api';
 import type { Schemas } from '../api';
 import { measureIn } from '../units';
+import { useSession } from './session';
 import type { LengthUnit, Reading } from '../units';
 
 export type Settings = Schemas['Settings'];
@@ -70,6 +71,7 @@ const Context = createContext<Held | null>(null);
 /** How the operator likes to work, from the database; one write after the other. */
 export function PreferencesProvider({ children }: { children: React.ReactNode }) {
   const queries = useQueryClient();
+  const isVisit = useSession().visitUntil !== null;
   const query = useQuery(settingsQuery);
   const settings = query.data ?? DEFAULTS;
   measureIn(settings.lengths === 'METRES' ? 'm' : 'ft', settings.temperatures === 'FAHRENHEIT');
@@ -78,6 +80,7 @@ export function PreferencesProvider({ children }: { children: React.ReactNode })
   const change = useCallback(
     (wanted: SettingsChange) => {
       queries.setQueryData<Settings>(KEY, (now) => ({ ...(now ?? DEFAULTS), ...wanted }));
+      if (isVisit) return;
       const kept = keepUnwritten(wanted);
       writing.current = writing.current
         .then(() => store(queries, wanted))
@@ -85,15 +88,15 @@ export function PreferencesProvider({ children }: { children: React.ReactNode })
         .then(() => forgetWritten(kept))
         .catch(() => undefined);
     },
-    [queries],
+    [queries, isVisit],
   );
 
   // what was changed right before the page went away goes on from here
   const isRead = query.isSuccess;
   useEffect(() => {
-    const unwritten = isRead ? readUnwritten() : null;
+    const unwritten = isRead && !isVisit ? readUnwritten() : null;
     if (unwritten) change(unwritten);
-  }, [isRead, change]);
+  }, [isRead, isVisit, change]);
 
   useEffect(() => {
     document.documentElement.dataset.palette = settings.palette.toLowerCase();

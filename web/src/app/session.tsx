@@ -33,6 +33,8 @@ interface Held {
   /** Whether somebody was at work before; what they typed is still there. */
   hasEnded: boolean;
   may: (role: Role) => boolean;
+  /** By a link to one plan: until which day it leads there. Nothing else of the workshop is at hand, and nothing is kept. */
+  visitUntil: string | null;
   /** Asks anew who is at work, and for all that they see. */
   refresh: () => Promise<void>;
 }
@@ -43,8 +45,26 @@ const Context = createContext<Held>({
   isSignInNeeded: false,
   hasEnded: false,
   may: () => true,
+  visitUntil: null,
   refresh: () => Promise.resolve(),
 });
+
+/** Whoever came by a link to one plan. */
+export function VisitorProvider({ until, children }: { until: string; children: React.ReactNode }) {
+  const held = useMemo<Held>(
+    () => ({
+      session: { ...ALONE, role: null },
+      isKnown: true,
+      isSignInNeeded: false,
+      hasEnded: false,
+      may: () => false,
+      visitUntil: until,
+      refresh: () => Promise.resolve(),
+    }),
+    [until],
+  );
+  return <Context value={held}>{children}</Context>;
+}
 
 /** Who is at work. */
 export function SessionProvider({ children }: { children: React.ReactNode }) {
@@ -65,6 +85,7 @@ export function SessionProvider({ children }: { children: React.ReactNode }) {
       isKnown,
       isSignInNeeded: session.open && session.operator === null,
       hasEnded: session.was !== undefined,
+      visitUntil: null,
       may: (role) => ROLES.indexOf(session.role ?? 'GUEST') >= ROLES.indexOf(role),
       refresh: async () => {
         await queries.fetchQuery({ queryKey: KEY, queryFn: () => anew(queries) });

@@ -25,3 +25,4 @@ export * from './SaveDrawing';
 export * from './saving';
 export { csvText } from './csv';
 export { entries } from './entries';
+export * from './MadeLink';

@@ -92,7 +92,14 @@ function bore(event: PieceEvent): string {
 }
 
 export function eventText(event: PieceEvent, lengths: LengthUnit): string {
-  return EVENTS[event.kind](event, lengths);
+  const text = EVENTS[event.kind](event, lengths);
+  return event.by ? `${text} (${event.by})` : text;
+}
+
+/** Since when a piece is out, where, and who has it. */
+export function outText(piece: Pick<Piece, 'outSince' | 'outTo' | 'outBy'>): string {
+  const by = piece.outBy ? `${piece.outBy} has it` : null;
+  return [`out since ${piece.outSince}`, piece.outTo, by].filter(Boolean).join(', ');
 }
 
 const GENDERS: Record<PieceEnd['gender'], string> = { PLUG: 'plug', SOCKET: 'socket' };

@@ -22,6 +22,13 @@ export const peopleWords = {
   leaving:
     'Your name, your password and how you like to work are deleted; what you made stays with the workshop, without your name.',
   guestLooks: 'You are a guest here: you look and compute, and nothing that you change is kept.',
+  visiting: (day: string) =>
+    `shared with you until ${day}; what you change here is for you alone, and is not kept`,
+  shownOnce: 'It is shown this once. Hand it to whom the plan is for.',
+  shareHasEnded:
+    'Its last day is over, or it was taken back. Whoever gave it to you can make another one.',
+  sharing:
+    'Whoever has the link sees this plan as it stands, computes with it, and reaches nothing else here.',
   factsAreKept: 'This holds for all of the workshop; its keepers change it.',
 };
 

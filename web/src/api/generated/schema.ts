@@ -1573,6 +1573,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plans/{id}/shares": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Links to a plan that stand, the first one first */
+        get: operations["listShares"];
+        put?: never;
+        /**
+         * Make a link to a plan, for people who do not belong to the workshop
+         * @description Whoever has it reads this plan and computes with it until the end of a day, UTC, and reaches nothing else. What is in the link goes with every request of theirs as Eskiz-Share.
+         */
+        post: operations["sharePlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plans/{id}/shares/{share}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a link back: it leads nowhere from now on */
+        delete: operations["takeShareBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/run-sheets": {
         parameters: {
             query?: never;
@@ -1637,6 +1675,23 @@ export interface paths {
         get: operations["getSettings"];
         /** Replace the settings; 409 when they were changed meanwhile */
         put: operations["saveSettings"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where a link leads */
+        get: operations["sharedPlan"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2685,6 +2740,8 @@ export interface components {
             figures: components["schemas"]["RowResponse"];
             /** Format: uuid */
             id: string;
+            /** @description null where nobody's name stands on it */
+            madeBy: string | null;
             /** Format: int64 */
             planVersion: number;
             reason: string;
@@ -3449,6 +3506,7 @@ export interface components {
             on: string;
         };
         PieceEventResponse: {
+            by: string | null;
             causes: ("JOINTS_NOT_ENTERED" | "CONTACT" | "PROPORTIONAL" | "CONDUCTOR" | "DIELECTRIC" | "BUMP" | "RIPPLE")[];
             frozen: boolean;
             /** Format: uuid */
@@ -3532,6 +3590,7 @@ export interface components {
             moreThanFirstDb: number | null;
             near: components["schemas"]["EndResponse"] | null;
             note: string | null;
+            outBy: string | null;
             /** Format: date */
             outSince: string | null;
             outTo: string | null;
@@ -4059,6 +4118,29 @@ export interface components {
             /** Format: double */
             sheetDbPer100m: number | null;
         };
+        ShareMadeResponse: {
+            share: components["schemas"]["ShareResponse"];
+            url: string;
+        };
+        ShareRequest: {
+            /** Format: date */
+            endsOn: string;
+        };
+        ShareResponse: {
+            /** Format: date */
+            endsOn: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            madeBy: string | null;
+        };
+        SharedPlanResponse: {
+            /** Format: date */
+            endsOn: string;
+            /** Format: uuid */
+            planId: string;
+        };
         SharesResponse: {
             /** Format: double */
             ambient: number;
@@ -4179,10 +4261,6 @@ export interface components {
             lengthM: number;
             /** Format: uuid */
             pieceId: string;
-        };
-        SseEmitter: {
-            /** Format: int64 */
-            timeout?: number;
         };
         StandInsResponse: {
             /** Format: int32 */
@@ -7019,7 +7097,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "text/event-stream": components["schemas"]["SseEmitter"];
+                    "text/event-stream": string;
                 };
             };
         };
@@ -7067,6 +7145,75 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PlanResponse"];
                 };
+            };
+        };
+    };
+    listShares: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShareResponse"][];
+                };
+            };
+        };
+    };
+    sharePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShareRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShareMadeResponse"];
+                };
+            };
+        };
+    };
+    takeShareBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                share: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -7218,6 +7365,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Settings"];
+                };
+            };
+        };
+    };
+    sharedPlan: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description what is in the link */
+                "Eskiz-Share"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SharedPlanResponse"];
                 };
             };
         };

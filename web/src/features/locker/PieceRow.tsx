@@ -3,7 +3,7 @@ import type { Piece } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import type { Placed } from '../../ui';
 import { fixed, frequencyText, lengthText } from '../../units';
-import { standingReason, testAgainText } from '../../words';
+import { outText, standingReason, testAgainText } from '../../words';
 import { PieceDrawing } from './PieceDrawing';
 import { StandingMark } from './StandingMark';
 
@@ -48,7 +48,7 @@ export function PieceRow({
         <div className="truncate text-fine text-soft">
           {piece.cableName ?? 'type not known'}
           {piece.outSince !== null
-            ? ` · out since ${piece.outSince}${piece.outTo ? `, ${piece.outTo}` : ''}`
+            ? ` · ${outText(piece)}`
             : piece.keptAt
               ? ` · ${piece.keptAt}`
               : ''}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { FoundKit, Piece, PieceEvent } from '../../api';
-import { bestInText, eventText, standingReason, trendSentence } from '../../words';
+import { bestInText, eventText, outText, standingReason, trendSentence } from '../../words';
 import { spanOf } from './locker';
 
 function piece(label: string, standing: Piece['standing'], change: Partial<Piece> = {}): Piece {
@@ -10,6 +10,7 @@ function piece(label: string, standing: Piece['standing'], change: Partial<Piece
     cableName: 'RG-58',
     keptAt: 'shed',
     outTo: null,
+    outBy: null,
     outSince: null,
     note: null,
     reasons: [],
@@ -46,6 +47,12 @@ describe('the locker', () => {
     );
   });
 
+  it('tells who has it out', () => {
+    const out = { outSince: '2026-05-01', outTo: 'Seal Rock', outBy: null };
+    expect(outText(out)).toBe('out since 2026-05-01, Seal Rock');
+    expect(outText({ ...out, outBy: 'Wren' })).toBe('out since 2026-05-01, Seal Rock, Wren has it');
+  });
+
   it('tells what happened', () => {
     const event = {
       kind: 'OUTING',
@@ -57,6 +64,7 @@ describe('the locker', () => {
       trodden: true,
     } as PieceEvent;
     expect(eventText(event, 'm')).toBe('out, Seal Rock, till 2026-05-02; wet, trodden on');
+    expect(eventText({ ...event, by: 'Wren' }, 'm')).toContain('trodden on (Wren)');
     expect(
       eventText({ ...event, kind: 'NEW_END', lengthBeforeM: 18.8, lengthAfterM: 18.2 }, 'm'),
     ).toBe('new end: 18.8 m became 18.2 m');

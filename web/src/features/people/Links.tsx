@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Role } from '../../api';
-import { Select } from '../../ui';
+import { MadeLink, Select } from '../../ui';
 import { dateText, peopleWords, ROLE_WORDS } from '../../words';
 import { ROLE_OPTIONS } from './PeopleTable';
 import { useLinks } from './usePeople';
@@ -35,7 +35,7 @@ export function Links({ care }: { care: ReturnType<typeof usePeopleCare> }) {
           Make a link
         </button>
       </p>
-      {made && <MadeLink url={made} />}
+      {made && <MadeLink url={made} hint={peopleWords.handOver} />}
       {links.map((link) => (
         <p
           key={link.id}
@@ -54,30 +54,5 @@ export function Links({ care }: { care: ReturnType<typeof usePeopleCare> }) {
         </p>
       ))}
     </section>
-  );
-}
-
-function MadeLink({ url }: { url: string }) {
-  const [copied, setCopied] = useState<string | null>(null);
-  return (
-    <div role="status" className="flex flex-col gap-1 border border-ink px-3 py-2">
-      <span className="flex items-baseline gap-3">
-        <input
-          readOnly
-          aria-label="the link"
-          className="boxed figures min-w-0 flex-1 text-fine"
-          value={url}
-          onFocus={(e) => e.target.select()}
-        />
-        <button
-          type="button"
-          className="quiet"
-          onClick={() => void navigator.clipboard.writeText(url).then(() => setCopied(url))}
-        >
-          {copied === url ? 'copied' : 'copy'}
-        </button>
-      </span>
-      <span className="text-fine text-soft">{peopleWords.handOver}</span>
-    </div>
   );
 }

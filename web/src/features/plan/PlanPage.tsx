@@ -3,9 +3,9 @@ import { Refused, useCableTypes, useConnectors, usePlan } from '../../api';
 import { Shell } from '../../app/Shell';
 import { PlanSheet } from './PlanSheet';
 
-/** Opens the plan that the address names. */
-export function PlanPage() {
-  const { id = '' } = useParams();
+/** Opens the plan that the address names, or another where it is said. */
+export function PlanPage({ id: said }: { id?: string }) {
+  const { id = said ?? '' } = useParams();
   const plan = usePlan(id);
   const cables = useCableTypes();
   const connectors = useConnectors();

@@ -61,9 +61,7 @@ export function TitleBlock({ editing, together }: { editing: PlanEditing; togeth
       <Part label="revision">
         <span className="figures">{revisionNumber(version)}</span>
       </Part>
-      <Part label="saved">
-        <SaveText state={state} />
-      </Part>
+      <Part label="saved">{editing.isKept ? <SaveText state={state} /> : 'not kept'}</Part>
       <AlsoHere together={together} />
       <span className="flex-1" />
       <Switch

@@ -1,11 +1,12 @@
 import { useCallback, useEffect, useReducer, useState, useSyncExternalStore } from 'react';
 import type { StoredPlan } from '../../../api';
 import { answered, api } from '../../../api';
+import { useSession } from '../../../app/session';
 import { Autosaver } from './autosaver';
 import type { Command } from './commands';
 import { draftOf, forgetDraft, keepDraft } from './drafts';
 import type { Draft } from './drafts';
-import { historyReducer } from './history';
+import { historyOf, historyReducer } from './history';
 import { keepHistory, keptHistory } from './keptHistory';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
@@ -14,11 +15,15 @@ export type PlanEditing = ReturnType<typeof usePlanEditing>;
 
 /** A plan being edited: its commands, its undo, and its saving. What was not saved last time goes on from there. */
 export function usePlanEditing(stored: StoredPlan) {
-  const [draft] = useState(() => unsavedDraft(stored));
+  // a guest's changes, and a visitor's, stay in the window
+  const isKept = useSession().may('MEMBER');
+  const [draft] = useState(() => (isKept ? unsavedDraft(stored) : null));
   const [history, dispatch] = useReducer(historyReducer, stored, (s) =>
-    keptHistory(s.id, draft?.plan ?? planOf(s)),
+    isKept ? keptHistory(s.id, draft?.plan ?? planOf(s)) : historyOf(planOf(s)),
   );
-  useEffect(() => keepHistory(stored.id, history), [stored.id, history]);
+  useEffect(() => {
+    if (isKept) keepHistory(stored.id, history);
+  }, [isKept, stored.id, history]);
   const [autosaver] = useState(
     () =>
       new Autosaver(
@@ -33,9 +38,10 @@ export function usePlanEditing(stored: StoredPlan) {
   const plan = history.present;
 
   useEffect(() => {
+    if (!isKept) return;
     autosaver.change(plan);
     if (autosaver.isUnsaved()) keepDraft(stored.id, { version: autosaver.version, plan });
-  }, [autosaver, plan, stored.id]);
+  }, [isKept, autosaver, plan, stored.id]);
 
   useEffect(() => {
     if (state.kind === 'saved' && !autosaver.isUnsaved()) forgetDraft(stored.id);
@@ -105,6 +111,7 @@ export function usePlanEditing(stored: StoredPlan) {
   return {
     plan,
     state,
+    isKept,
     version: autosaver.version,
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,

@@ -21,8 +21,10 @@ const NOBODY: PersonHere[] = [];
 /**
  * Hears what others do to a plan while it is looked at, and who they are. A window behind others does not listen: a browser
  * has only so many connections to one server.
+ *
+ * @param planId null for nothing to hear
  */
-export function usePlanEvents(planId: string, told: Told): PersonHere[] {
+export function usePlanEvents(planId: string | null, told: Told): PersonHere[] {
   const [others, setOthers] = useState(NOBODY);
   const latest = useRef(told);
   useEffect(() => {
@@ -30,7 +32,7 @@ export function usePlanEvents(planId: string, told: Told): PersonHere[] {
   });
 
   useEffect(() => {
-    if (typeof EventSource === 'undefined') return;
+    if (planId === null || typeof EventSource === 'undefined') return;
     let source: EventSource | null = null;
     let timer: ReturnType<typeof setTimeout> | undefined;
 

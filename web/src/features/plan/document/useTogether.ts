@@ -15,9 +15,9 @@ export interface Together {
 /** Several people at one plan: what each saves is seen by the others, and taken over where it does not clash. */
 export function useTogether(planId: string, editing: PlanEditing): Together {
   const queries = useQueryClient();
-  const { session } = useSession();
+  const { session, visitUntil } = useSession();
   const [by, setBy] = useState<string | null>(null);
-  const others = usePlanEvents(planId, {
+  const others = usePlanEvents(visitUntil === null ? planId : null, {
     onStored: (version, name) => {
       setBy(name);
       void editing.look(version);

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { HouseLink } from '../../../app/HouseLink';
 import type { CableType, Row } from '../../../api';
 import { useTestBehind } from '../../../api';
 import { Term } from '../../../ui';
@@ -37,13 +37,13 @@ export function CableFacts({ type, row }: { type: CableType; row: Row }) {
       </p>
       {type.note && <p>{type.note}.</p>}
       <p>
-        <Link className="quiet" to={`/cables?type=${type.key}`}>
+        <HouseLink className="quiet" to={`/cables?type=${type.key}`}>
           all about it
-        </Link>
+        </HouseLink>
         ,{' '}
-        <Link className="quiet" to="/cables/anatomy">
+        <HouseLink className="quiet" to="/cables/anatomy">
           what these words mean
-        </Link>
+        </HouseLink>
       </p>
       <p>
         {type.provenance === 'TYPICAL'
@@ -52,9 +52,9 @@ export function CableFacts({ type, row }: { type: CableType; row: Row }) {
         They may be <HowFarOff {...row.tolerance} to={`/cables?type=${type.key}`} /> off.{' '}
         {test && (
           <>
-            <Link className="quiet underline" to={`/bench/${test.id}`}>
+            <HouseLink className="quiet underline" to={`/bench/${test.id}`}>
               The test
-            </Link>
+            </HouseLink>
             .{' '}
           </>
         )}

@@ -1,4 +1,4 @@
-import { Link } from 'react-router';
+import { HouseLink } from '../../../app/HouseLink';
 import type { Row } from '../../../api';
 import { verdictColour } from '../../../ui';
 import { usePreferences } from '../../../app/preferences';
@@ -97,12 +97,12 @@ function KeptInSight({ row }: { row: Row }) {
         {isBase ? 'Read figures as they are' : 'Read the others against it'}
       </button>
       {row.id !== rowId && (
-        <Link
+        <HouseLink
           className="quiet"
           to={`/plans/compare?p=${planId}&p=${planId}~${encodeURIComponent(row.id)}`}
         >
           Set it beside what is in the run
-        </Link>
+        </HouseLink>
       )}
     </span>
   );

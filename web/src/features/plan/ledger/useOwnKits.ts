@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { FoundKits } from '../../../api';
 import { useFoundKits, useLockerOverview, usePieces } from '../../../api';
+import { useSession } from '../../../app/session';
 import { usePreferences } from '../../../app/preferences';
 import { useSettled } from '../../../ui';
 import { kitsWanted } from './kits';
@@ -21,10 +22,11 @@ export interface OwnKits {
 /** What the run could be made of without buying anything. */
 export function useOwnKits(plan: Plan): OwnKits {
   const { tolerances, demoHidden } = usePreferences().settings;
-  const owned = useLockerOverview(demoHidden);
+  const isVisit = useSession().visitUntil !== null;
+  const owned = useLockerOverview(demoHidden, !isVisit);
   const demo = usePieces(demoHidden ? OF_THE_DEMO : null);
   const demoPieces = demo.data?.items;
-  const isEmpty = !owned.data || owned.data.pieces === 0 || (demoHidden && !demoPieces);
+  const isEmpty = isVisit || !owned.data || owned.data.pieces === 0 || (demoHidden && !demoPieces);
   const leaveOut = useMemo(() => (demoPieces ?? []).map((p) => p.id), [demoPieces]);
   const request = useMemo(() => {
     const wanted = kitsWanted(plan, comparisonOf(plan, tolerances, []));
@@ -34,6 +36,6 @@ export function useOwnKits(plan: Plan): OwnKits {
   const first = isEmpty ? null : request;
   const found = useFoundKits(useSettled(first, SETTLED_MS) ?? first);
   if (request === null) return { found: undefined, isAwaited: false };
-  if (isEmpty) return { found: undefined, isAwaited: owned.isPending || demo.isLoading };
+  if (isEmpty) return { found: undefined, isAwaited: owned.isLoading || demo.isLoading };
   return { found: found.data, isAwaited: found.isPending };
 }

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { answered, api } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
+import { useSession } from '../../../app/session';
 import { tied } from '../../../units';
 import { dateText } from '../../../words';
 import { driftOf, figuresOfThatDay } from '../document/drift';
@@ -11,6 +12,7 @@ export function Decisions() {
   const { planId, plan, ledger, decisions, stale } = useSheet();
   const queries = useQueryClient();
   const { reading } = usePreferences();
+  const { may } = useSession();
   const withdraw = useMutation({
     mutationFn: (decision: string) =>
       answered(
@@ -31,6 +33,7 @@ export function Decisions() {
         {decisions.map((d) => (
           <li key={d.id} className={d.withdrawnAt ? 'text-soft line-through' : ''}>
             <span className="font-semibold">{d.cableName}</span>, {dateText(d.decidedAt)}
+            {d.madeBy && `, ${d.madeBy}`}
             {d.reason && <span className="block break-words">“{d.reason}”</span>}
             <span className="block text-fine text-soft">
               {tied(figuresOfThatDay(d.figures, plan, reading))}
@@ -45,7 +48,7 @@ export function Decisions() {
                 )}
               </span>
             )}
-            {!d.withdrawnAt && (
+            {!d.withdrawnAt && may('MEMBER') && (
               <button
                 type="button"
                 className="quiet block text-fine"

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import type { Schemas } from '../../../api';
 import { answered as answerOf, api } from '../../../api';
+import { HouseLink } from '../../../app/HouseLink';
 import { usePreferences } from '../../../app/preferences';
 import { levelTeller } from '../../../units';
 import type { Input } from '../../../words';
@@ -146,9 +146,9 @@ function WhereItIsMeasured({ input, how }: { input: Input; how: string }) {
     case 'CABLE':
     case 'JOINTS':
       return (
-        <Link className="quiet underline" to={`/bench/new?type=${row?.id ?? ''}`}>
+        <HouseLink className="quiet underline" to={`/bench/new?type=${row?.id ?? ''}`}>
           {how}
-        </Link>
+        </HouseLink>
       );
     case 'SWR':
     case 'ANGLE':

@@ -1,5 +1,6 @@
 import type { Ledger, Row } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
+import { useSession } from '../../../app/session';
 import { Sentence } from '../../../ui';
 import { tied } from '../../../units';
 import {
@@ -74,6 +75,7 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
   const radioW = powerOn(plan, band);
   const oldestPrice = oldPriceOf(row, catalogue, useNow());
   const { settings } = usePreferences();
+  const { may } = useSession();
   return (
     <>
       {assessment && (
@@ -102,7 +104,7 @@ function Rest({ row, ledger }: { row: Row; ledger: Ledger }) {
       {(isAnythingAsked(plan) || isAllFailing(ledger)) && ledger.relaxations.length === 0 && (
         <p>{besideTheOthers(row, ledger.rows, preferenceOf(plan))}</p>
       )}
-      <Choosing row={row} />
+      {may('MEMBER') && <Choosing row={row} />}
       <Decisions />
       <WhatChanges row={row} />
       <p className="border-t border-hairline pt-3 text-fine text-soft">

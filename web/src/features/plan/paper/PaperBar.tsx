@@ -1,11 +1,14 @@
 import { useState } from 'react';
 import type { RefObject } from 'react';
 import { usePreferences } from '../../../app/preferences';
+import { useSession } from '../../../app/session';
 import { QuantityField, SaveDrawing, Toggle } from '../../../ui';
 import { lengthFigure, lengthText } from '../../../units';
 import { useSheet } from '../sheetContext';
 import { savePdf } from './pdf';
 import { sentences } from '../../../words';
+import { SharePanel } from '../sharing/SharePanel';
+import { saveShared } from '../sharing/saveShared';
 
 const ALLOWANCES = [
   ['eachEndM', 'each end'],
@@ -30,6 +33,8 @@ export function PaperBar({
   const { plan, planId, command } = useSheet();
   const purchase = plan.document.purchase ?? {};
   const { lengths } = usePreferences();
+  const { session, may, visitUntil } = useSession();
+  const [sharing, setSharing] = useState(false);
   const [saving, setSaving] = useState<'no' | 'saving' | 'failed'>('no');
 
   async function pdf() {
@@ -56,9 +61,21 @@ export function PaperBar({
       >
         {saving === 'saving' ? 'writing the PDF …' : 'Save as PDF'}
       </button>
-      <a className="quiet" href={`/api/transfers/plans/${planId}`} download>
-        Save the plan as a file
-      </a>
+      {visitUntil === null ? (
+        <a className="quiet" href={`/api/transfers/plans/${planId}`} download>
+          Save the plan as a file
+        </a>
+      ) : (
+        <button type="button" className="quiet" onClick={() => void saveShared(planId, plan.name)}>
+          Save the plan as a file
+        </button>
+      )}
+      {session.open && may('MEMBER') && (
+        <button type="button" className="quiet" onClick={() => setSharing(true)}>
+          Share it by a link …
+        </button>
+      )}
+      {sharing && <SharePanel planId={planId} onClose={() => setSharing(false)} />}
       <span className="inline-flex items-baseline gap-2">
         <span className="text-soft">drawing:</span>
         <SaveDrawing name={plan.name} drawn={drawing} />

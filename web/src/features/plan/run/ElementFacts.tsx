@@ -1,5 +1,5 @@
 import type { ComponentProps } from 'react';
-import { Link } from 'react-router';
+import { HouseLink } from '../../../app/HouseLink';
 import { Fact, QuantityField, Select, TextField } from '../../../ui';
 import { plain, powerText } from '../../../units';
 import type { Element, Joint, Line } from '../document/model';
@@ -91,9 +91,9 @@ function LineFacts({
       {line.pieceId && (
         <p>
           A piece of yours:{' '}
-          <Link className="quiet" to={`/locker/${line.pieceId}`}>
+          <HouseLink className="quiet" to={`/locker/${line.pieceId}`}>
             {line.name ?? 'in the locker'}
-          </Link>
+          </HouseLink>
           . It stands here with what was measured of it.
         </p>
       )}

@@ -119,9 +119,8 @@ class ClubTest {
         comeIn(member, invitation, "Wren");
         stranger.navigate(invitation);
         assertThat(heading(stranger, "This link lets nobody in any more.")).isVisible();
-        member.getByText("Lantern gallery").first().click();
-        member.getByLabel("plan name", exactly()).fill("Lantern gallery, by Wren");
-        assertThat(member.getByText("a moment ago")).isVisible();
+        theyAreAtOnePlan(keeper, member);
+        aPlanIsSharedByALink(keeper, stranger);
 
         keeper.navigate("/happenings");
         Locator newest = keeper.getByLabel("what happened", exactly())
@@ -152,6 +151,47 @@ class ClubTest {
         for (Page page : List.of(stranger, keeper, member)) {
             page.context().close();
         }
+    }
+
+    /** What one saves the other sees; what both changed in different parts is there afterwards. */
+    private static void theyAreAtOnePlan(Page keeper, Page member) {
+        member.getByText("Lantern gallery").first().click();
+        assertThat(member.getByLabel("plan name", exactly())).hasValue("Lantern gallery");
+        keeper.navigate(member.url());
+        assertThat(keeper.getByText("also here")).isVisible();
+        assertThat(keeper.getByText("Wren", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        member.getByLabel("plan name", exactly()).fill("Lantern gallery, by Wren");
+        assertThat(keeper.getByLabel("plan name", exactly())).hasValue("Lantern gallery, by Wren");
+        assertThat(keeper.getByText("name and site changed by Wren")).isVisible();
+        keeper.getByLabel("radio power", exactly()).fill("40");
+        keeper.getByLabel("radio power", exactly()).press("Enter");
+        assertThat(member.getByLabel("radio power", exactly())).hasValue("40");
+        assertThat(member.getByText("radio changed by Rowan")).isVisible();
+        assertThat(member.getByLabel("plan name", exactly())).hasValue("Lantern gallery, by Wren");
+    }
+
+    /** Somebody who does not belong here sees the plan, computes with it, and nothing of that is kept. */
+    private static void aPlanIsSharedByALink(Page keeper, Page visitor) {
+        button(keeper, "Paper").click();
+        button(keeper, "Share it by a link …").click();
+        button(keeper, "Make a link").click();
+        String link = keeper.getByLabel("the link", exactly()).inputValue();
+        visitor.navigate(link);
+        assertThat(visitor.getByLabel("plan name", exactly())).hasValue("Lantern gallery, by Wren");
+        assertThat(visitor.getByText("shared with you until")).isVisible();
+        assertThat(visitor.getByText("passes").first()).isVisible();
+        assertThat(link(visitor, "Locker")).hasCount(0);
+        visitor.getByLabel("radio power", exactly()).fill("7");
+        visitor.getByLabel("radio power", exactly()).press("Enter");
+        assertThat(visitor.getByText("not kept", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        visitor.reload();
+        assertThat(visitor.getByLabel("radio power", exactly())).hasValue("40");
+        button(keeper, "take back").click();
+        assertThat(button(keeper, "take back")).hasCount(0);
+        visitor.reload();
+        assertThat(heading(visitor, "This link leads nowhere any more.")).isVisible();
     }
 
     private static void comeIn(Page page, String link, String name) {

@@ -7,9 +7,11 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The whole server: HTTP under {@code /api}, storage, and the front end as static files. */
 @SpringBootApplication
+@EnableScheduling
 public class EskizServer {
 
     public static void main(String[] args) {

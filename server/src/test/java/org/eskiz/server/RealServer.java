@@ -10,6 +10,9 @@ import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.ConnectionCallback;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
 
 /**
  * The real application on a throw-away database, started once for all tests of a JVM. Test methods take its beans, or an
@@ -47,6 +50,12 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
         return running(context).cluster().url();
     }
 
+    /** The database of a server as the owner of its tables sees it. */
+    public static JdbcTemplate owner(JdbcTemplate server) {
+        return server.execute((ConnectionCallback<JdbcTemplate>) connection -> new JdbcTemplate(
+                new DriverManagerDataSource(connection.getMetaData().getURL(), "eskiz_owner", "")));
+    }
+
     /** When the tests take place, whatever year the machine is in: after everything that happens in them. */
     private static final Duration AWAY = Duration.between(Instant.now(), Instant.parse("2026-11-20T10:00:00Z"));
 
@@ -58,6 +67,7 @@ public final class RealServer implements BeforeAllCallback, ParameterResolver {
                 "--server.port=0",
                 "--eskiz.clock-offset=" + AWAY,
                 "--eskiz.own-database=true",
+                "--eskiz.metrics-port=0",
                 "--springdoc.api-docs.path=/v3/made-api-docs",
                 "--springdoc.default-produces-media-type=application/json",
                 "--springdoc.default-consumes-media-type=application/json",

@@ -3,6 +3,7 @@ package org.eskiz.server.assessment;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import org.eskiz.server.document.AssessmentSpec;
+import org.eskiz.server.operator.OpenToVisitors;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -23,6 +24,7 @@ class AssessmentController {
 
     @Computation
     @PostMapping("/assessments")
+    @OpenToVisitors
     @Operation(operationId = "assess", summary = "What a run does on every band")
     AssessmentResponse assess(@RequestBody AssessmentSpec request) {
         return assessments.assess(request);
@@ -30,6 +32,7 @@ class AssessmentController {
 
     @Computation
     @PostMapping("/assessments/profile")
+    @OpenToVisitors
     @Operation(
             operationId = "profile",
             summary = "What happens along a run on one band: voltage, current, heat, margins")
@@ -39,6 +42,7 @@ class AssessmentController {
 
     @Computation
     @PostMapping("/assessments/at-the-antenna")
+    @OpenToVisitors
     @Operation(
             operationId = "carryToAntenna",
             summary = "What was measured at the radio, carried through the run to the antenna")
@@ -48,6 +52,7 @@ class AssessmentController {
 
     @Computation
     @PostMapping("/fits")
+    @OpenToVisitors
     @Operation(operationId = "fit", summary = "The attenuation law nearest to rows of a data sheet")
     FitResponse fit(@RequestBody FitRequest request) {
         return assessments.fit(request);

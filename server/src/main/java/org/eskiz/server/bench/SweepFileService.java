@@ -30,9 +30,16 @@ public class SweepFileService {
     private final BenchFileRepository files;
     private final WorkshopService workshops;
     private final IdempotentStore store;
+    private final SweepQuota quota;
     private final Clock clock;
 
-    SweepFileService(BenchFileRepository files, WorkshopService workshops, IdempotentStore store, Clock clock) {
+    SweepFileService(
+            BenchFileRepository files,
+            WorkshopService workshops,
+            IdempotentStore store,
+            SweepQuota quota,
+            Clock clock) {
+        this.quota = quota;
         this.files = files;
         this.workshops = workshops;
         this.store = store;
@@ -69,14 +76,17 @@ public class SweepFileService {
         return store.createOrRepeat(
                 () -> files.findByWorkshopIdAndDigest(workshops.current(), digest)
                         .map(f -> response(f, sweep)),
-                () -> response(
-                        files.saveAndFlush(BenchFileEntity.of(
-                                files.existsById(id) ? UUID.randomUUID() : id,
-                                workshops.current(),
-                                new BenchFileRequest(request.fileName(), text),
-                                digest,
-                                Instant.now(clock))),
-                        sweep));
+                () -> {
+                    quota.requireRoomFor(text.getBytes(StandardCharsets.UTF_8).length);
+                    return response(
+                            files.saveAndFlush(BenchFileEntity.of(
+                                    files.existsById(id) ? UUID.randomUUID() : id,
+                                    workshops.current(),
+                                    new BenchFileRequest(request.fileName(), text),
+                                    digest,
+                                    Instant.now(clock))),
+                            sweep);
+                });
     }
 
     @Transactional(readOnly = true)

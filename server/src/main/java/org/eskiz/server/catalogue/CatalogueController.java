@@ -3,6 +3,7 @@ package org.eskiz.server.catalogue;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import org.eskiz.server.operator.OpenToVisitors;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpStatus;
@@ -37,6 +38,7 @@ class CatalogueController {
     }
 
     @GetMapping("/cable-types")
+    @OpenToVisitors
     @Operation(operationId = "listCableTypes", summary = "All cable types, each at its newest revision")
     List<CableTypeResponse> cableTypes() {
         Catalogue current = catalogue.current();
@@ -120,6 +122,7 @@ class CatalogueController {
     }
 
     @GetMapping("/connectors")
+    @OpenToVisitors
     @Operation(operationId = "listConnectors", summary = "All connectors, typical figures of a mated pair")
     List<Connector> connectors() {
         return catalogue.current().connectors();

@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import org.eskiz.server.operator.OpenToVisitors;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -31,6 +32,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/sweeps")
+    @OpenToVisitors
     @Operation(
             operationId = "sweep",
             summary = "Candidates over frequency, or over the length of what is up for choice")
@@ -40,6 +42,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/comparisons")
+    @OpenToVisitors
     @Operation(operationId = "compare", summary = "Cables put one after the other into the same run: the ledger")
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = ComparisonResponse.class)))
     ResponseEntity<byte[]> compare(
@@ -51,6 +54,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/confidence")
+    @OpenToVisitors
     @Operation(operationId = "howSure", summary = "How sure a run is to do what is asked of it, and what that rests on")
     ConfidenceResponse confidence(@RequestBody ComparisonRequest request) {
         return comparisons.confidence(request);
@@ -58,6 +62,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/run-sheets")
+    @OpenToVisitors
     @Operation(
             operationId = "runSheet",
             summary = "What is needed to build a row: to buy, to cut, to expect; stores nothing")
@@ -67,6 +72,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/comparisons/changes")
+    @OpenToVisitors
     @Operation(operationId = "changes", summary = "What would change the answer of a comparison")
     ChangesResponse changes(@RequestBody ChangesRequest request) {
         return comparisons.changes(request);
@@ -74,6 +80,7 @@ class ComparisonController {
 
     @Computation
     @PostMapping("/mixes")
+    @OpenToVisitors
     @Operation(operationId = "mix", summary = "The best mixes of cables, searched in a bounded number of steps")
     MixesResponse mixes(@RequestBody MixesRequest request) {
         return comparisons.mixes(request);

@@ -11,6 +11,7 @@ import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.eskiz.server.operator.NameOf;
 import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.store.KeysetOrder;
@@ -28,9 +29,6 @@ class HappeningService {
     private static final String FROM = """
             from happening h left join operator o on o.id = h.done_by
             where h.workshop_id = ?""";
-
-    /** Whoever was alone here has no name yet. */
-    private static final String NAME = "case when o.password is not null or o.closed_at is not null then o.name end";
 
     private static final Base64.Encoder TO_TEXT = Base64.getUrlEncoder().withoutPadding();
 
@@ -57,7 +55,8 @@ class HappeningService {
         }
         values.add(part.limit() + 1);
         List<Item> found = sql.query(
-                "select h.*, " + NAME + " as person " + where + " order by h.at desc, h.kind || h.id desc limit ?",
+                "select h.*, " + NameOf.OPERATOR + " as person " + where
+                        + " order by h.at desc, h.kind || h.id desc limit ?",
                 (row, n) -> item(row),
                 values.toArray());
         List<Item> shown = found.subList(0, Math.min(found.size(), part.limit()));
@@ -86,7 +85,7 @@ class HappeningService {
             values.add(wanted.person());
         }
         for (String word : wanted.find().words()) {
-            where.append(" and position(? in lower(concat_ws(' ', h.subject, h.detail, " + NAME + "))) > 0");
+            where.append(" and position(? in lower(concat_ws(' ', h.subject, h.detail, " + NameOf.OPERATOR + "))) > 0");
             values.add(word);
         }
         return where.toString();

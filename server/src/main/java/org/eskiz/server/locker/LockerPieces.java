@@ -2,10 +2,12 @@ package org.eskiz.server.locker;
 
 import java.math.BigDecimal;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -20,7 +22,9 @@ import org.eskiz.server.catalogue.Price;
 import org.eskiz.server.catalogue.Provenance;
 import org.eskiz.server.catalogue.Ratings;
 import org.eskiz.server.catalogue.Source;
+import org.eskiz.server.operator.AtWork;
 import org.eskiz.server.operator.SettingsService;
+import org.eskiz.server.plan.PlansOfPiecesService;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,9 +39,15 @@ class LockerPieces implements PieceLookup {
 
     private final PieceRepository pieces;
     private final PieceHistoryReader histories;
+    private final PlansOfPiecesService plans;
     private final SettingsService settings;
 
-    LockerPieces(PieceRepository pieces, PieceHistoryReader histories, SettingsService settings) {
+    LockerPieces(
+            PieceRepository pieces,
+            PieceHistoryReader histories,
+            PlansOfPiecesService plans,
+            SettingsService settings) {
+        this.plans = plans;
         this.pieces = pieces;
         this.histories = histories;
         this.settings = settings;
@@ -47,9 +57,21 @@ class LockerPieces implements PieceLookup {
     @Transactional(readOnly = true)
     public Map<UUID, FoundPiece> find(Collection<UUID> wanted, UUID workshop) {
         String currency = settings.get().currency();
-        return histories.of(pieces.findByIdInAndWorkshopId(wanted, workshop)).stream()
+        return histories.of(pieces.findByIdInAndWorkshopId(atHand(wanted), workshop)).stream()
                 .flatMap(h -> owned(h, currency).stream())
                 .collect(Collectors.toMap(FoundPiece::id, Function.identity()));
+    }
+
+    /** Whoever came by a link to a plan sees the pieces that lie in it. */
+    private Collection<UUID> atHand(Collection<UUID> wanted) {
+        return AtWork.now()
+                .flatMap(AtWork::onlyPlan)
+                .<Collection<UUID>>map(plan -> {
+                    Set<UUID> inIt = new HashSet<>(plans.piecesOf(plan));
+                    inIt.retainAll(wanted);
+                    return inIt;
+                })
+                .orElse(wanted);
     }
 
     /**

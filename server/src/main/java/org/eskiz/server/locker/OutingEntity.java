@@ -5,6 +5,9 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.eskiz.server.operator.NameOf;
+import org.hibernate.annotations.Formula;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "outing")
@@ -25,6 +28,11 @@ class OutingEntity {
     boolean wet;
     boolean frozen;
     boolean trodden;
+
+    /** Who took it out; null where nobody's name stands on it. */
+    @Formula(NameOf.WHO_DID_IT)
+    @Nullable
+    String takenBy;
 
     protected OutingEntity() {}
 

@@ -9,6 +9,9 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import org.eskiz.server.operator.NameOf;
+import org.hibernate.annotations.Formula;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "piece_change")
@@ -32,6 +35,11 @@ class PieceChangeEntity {
 
     String note;
     Instant storedAt;
+
+    /** Null where nobody's name stands on it. */
+    @Formula(NameOf.WHO_DID_IT)
+    @Nullable
+    String doneBy;
 
     protected PieceChangeEntity() {}
 

@@ -15,6 +15,9 @@ import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.core.bench.EarlierOutings;
 import org.eskiz.core.kit.End;
+import org.eskiz.server.operator.NameOf;
+import org.hibernate.annotations.Formula;
+import org.jspecify.annotations.Nullable;
 
 @Entity
 @Table(name = "piece")
@@ -61,6 +64,12 @@ class PieceEntity {
     /** Counted up by the database with whatever becomes known of it. */
     @Column(insertable = false, updatable = false)
     long touched;
+
+    /** Who has it out; null while it is in, and where nobody's name stands on it. */
+    @Formula("(select max(" + NameOf.OPERATOR + ") from outing u join operator o on o.id = u.done_by"
+            + " where u.piece_id = id and u.put_away_on is null)")
+    @Nullable
+    String outBy;
 
     protected PieceEntity() {}
 

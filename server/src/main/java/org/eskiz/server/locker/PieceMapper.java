@@ -108,6 +108,7 @@ class PieceMapper {
                 h.piece().retiredOn,
                 h.life().outSince(),
                 h.life().outTo(),
+                h.piece().outBy,
                 h.allOutings().size(),
                 (int) h.allOutings().stream().filter(TestAgain.Outing::isHard).count(),
                 h.piece()
@@ -183,6 +184,7 @@ class PieceMapper {
         Event event = event(EventKind.OUTING, o.takenByMovement, o.takenOn);
         event.until = o.putAwayOn;
         event.to = o.takenTo;
+        event.by = o.takenBy;
         event.bore = o;
         return event.build();
     }
@@ -202,6 +204,7 @@ class PieceMapper {
     private static PieceEventResponse change(PieceChangeEntity c) {
         Event event = event(EventKind.valueOf(c.kind.name()), c.id, c.changedOn);
         event.change = c;
+        event.by = c.doneBy;
         return event.build();
     }
 
@@ -216,6 +219,7 @@ class PieceMapper {
         private final LocalDate on;
         private LocalDate until;
         private String to;
+        private String by;
         private OutingEntity bore;
         private PieceChangeEntity change;
         private PieceTest test;
@@ -235,6 +239,7 @@ class PieceMapper {
                     on,
                     until,
                     to,
+                    by,
                     bore != null && bore.wet,
                     bore != null && bore.frozen,
                     bore != null && bore.trodden,

@@ -25,6 +25,7 @@ record PieceResponse(
      *
      * @param id of the outing's movement, the test, or the change
      * @param until last day of an outing; null while it is out
+     * @param by who took it out, or worked on it; null where nobody's name stands on it
      * @param lossDb of a test, at the reference frequency
      * @param percentOfSheet of a test likewise
      */
@@ -34,6 +35,7 @@ record PieceResponse(
             LocalDate on,
             @Nullable LocalDate until,
             @Nullable String to,
+            @Nullable String by,
             boolean wet,
             boolean frozen,
             boolean trodden,

@@ -58,6 +58,7 @@ public record PieceSummary(
      * What it goes through.
      *
      * @param outSince null while it is in
+     * @param outBy who has it out; null where nobody's name stands on it
      * @param outings all of them, the earlier ones too
      * @param hardOutings of them on which it was wet, frozen or trodden on
      * @param earlier of them, those that were not noted one by one; null for none
@@ -66,6 +67,7 @@ public record PieceSummary(
             @Nullable LocalDate retiredOn,
             @Nullable LocalDate outSince,
             @Nullable String outTo,
+            @Nullable String outBy,
             int outings,
             int hardOutings,
             @Nullable EarlierOutingsResponse earlier) {}

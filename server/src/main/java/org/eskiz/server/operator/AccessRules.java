@@ -2,9 +2,12 @@ package org.eskiz.server.operator;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.eskiz.server.problem.NotAllowedException;
+import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.NotSignedInException;
 import org.eskiz.server.web.Computation;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +16,7 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.AsyncHandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -44,9 +48,25 @@ public class AccessRules implements WebMvcConfigurer, AsyncHandlerInterceptor {
                                 ? "this is for keepers of the workshop"
                                 : "guests of the workshop look and compute, and change nothing");
             }
+            atWork.onlyPlan().ifPresent(plan -> requireOpenToVisitors(route, request, plan));
         }
         signedIn.ifPresent(AtWork::begin);
         return true;
+    }
+
+    private static void requireOpenToVisitors(HandlerMethod route, HttpServletRequest request, UUID plan) {
+        if (!isOpenToVisitors(route)) {
+            throw new NotAllowedException("this link leads to one plan, and to nothing else");
+        }
+        Map<?, ?> named = (Map<?, ?>) request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE);
+        if (named != null && named.containsKey("id") && !plan.toString().equals(named.get("id"))) {
+            throw new NotFoundException("plan", named.get("id"));
+        }
+    }
+
+    public static boolean isOpenToVisitors(HandlerMethod route) {
+        return route.hasMethodAnnotation(OpenToVisitors.class)
+                || AnnotatedElementUtils.hasAnnotation(route.getBeanType(), OpenToVisitors.class);
     }
 
     @Override

@@ -11,8 +11,9 @@ import org.springframework.security.core.context.SecurityContextHolder;
  * Who is at work, and where.
  *
  * @param workshop whose plans, cables, tests and pieces are at hand
+ * @param onlyPlan the one plan that is at hand to whoever comes by a link to it
  */
-public record AtWork(UUID operator, UUID workshop, Role role) {
+public record AtWork(UUID operator, UUID workshop, Role role, Optional<UUID> onlyPlan) {
 
     /** The workshop and the operator that the migrations make, under one id. */
     static final UUID FIRST = UUID.fromString("00000000-0000-4000-8000-000000000001");
@@ -25,6 +26,15 @@ public record AtWork(UUID operator, UUID workshop, Role role) {
 
     /** What the server does by itself, in the first workshop: nobody's name stands on it. */
     static final AtWork BY_ITSELF = new AtWork(NOBODY, FIRST, Role.KEEPER);
+
+    public AtWork(UUID operator, UUID workshop, Role role) {
+        this(operator, workshop, role, Optional.empty());
+    }
+
+    /** Somebody who was given a link to a plan, and belongs to no workshop. */
+    public static AtWork visiting(UUID plan, UUID workshop) {
+        return new AtWork(NOBODY, workshop, Role.GUEST, Optional.of(plan));
+    }
 
     /** For whom this thread works right now; whatever asks the database for their things asks this. */
     private static final ThreadLocal<AtWork> PRESENT = new ThreadLocal<>();

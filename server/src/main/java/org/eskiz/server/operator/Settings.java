@@ -206,12 +206,21 @@ public record Settings(
         }
     }
 
+    /** Without what is nobody's concern who came by a link to a plan: where instruments stand. */
+    Settings forVisitors() {
+        return with(version, null);
+    }
+
     /** Whether another says the same, whichever version of the settings it is. */
     public boolean saysTheSameAs(Settings other) {
         return atVersion(0).equals(other.atVersion(0));
     }
 
     Settings atVersion(long now) {
+        return with(now, instrumentHosts);
+    }
+
+    private Settings with(long now, @Nullable String hosts) {
         return new Settings(
                 now,
                 reading,
@@ -227,7 +236,7 @@ public record Settings(
                 powerCostPerDb,
                 tolerances,
                 upkeep,
-                instrumentHosts,
+                hosts,
                 palette,
                 letterShortcuts,
                 demoHidden,

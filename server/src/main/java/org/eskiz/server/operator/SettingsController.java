@@ -21,6 +21,7 @@ class SettingsController {
     }
 
     @GetMapping
+    @OpenToVisitors
     @Operation(operationId = "getSettings", summary = "How the operator likes to work; the defaults until they say")
     Settings get() {
         return settings.get();

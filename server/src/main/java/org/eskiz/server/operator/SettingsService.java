@@ -69,7 +69,8 @@ public class SettingsService {
         Stream.of(stored.getFacts(), stored.getTaste())
                 .filter(Objects::nonNull)
                 .forEach(part -> all.setAll((ObjectNode) json.readTree(part)));
-        return json.treeToValue(all, Settings.class).atVersion(stored.getVersion());
+        Settings settings = json.treeToValue(all, Settings.class).atVersion(stored.getVersion());
+        return now.onlyPlan().isEmpty() ? settings : settings.forVisitors();
     }
 
     /**

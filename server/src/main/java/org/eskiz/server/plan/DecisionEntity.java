@@ -11,8 +11,11 @@ import java.time.Instant;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
+import org.eskiz.server.operator.NameOf;
+import org.hibernate.annotations.Formula;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** A choice as it was made; never changed. */
 @Entity
@@ -34,6 +37,11 @@ class DecisionEntity {
     String figures;
 
     String coreVersion;
+
+    /** Null where nobody's name stands on it. */
+    @Formula(NameOf.WHO_DID_IT)
+    @Nullable
+    String madeBy;
 
     @ElementCollection
     @CollectionTable(name = "decision_cable", joinColumns = @JoinColumn(name = "decision_id"))

@@ -26,5 +26,8 @@ record DecisionResponse(
 
         String coreVersion,
 
+        @Schema(description = "null where nobody's name stands on it") @Nullable
+        String madeBy,
+
         @Schema(description = "null while it stands") @Nullable
         Instant withdrawnAt) {}

@@ -111,6 +111,7 @@ class DecisionService {
         requireVersion(request, plans.get(planId));
         database.persist(decision);
         database.flush();
+        database.refresh(decision);
         return response(decision, null);
     }
 
@@ -184,6 +185,7 @@ class DecisionService {
                 d.reason,
                 json.readTree(d.figures),
                 d.coreVersion,
+                d.madeBy,
                 withdrawnAt);
     }
 }

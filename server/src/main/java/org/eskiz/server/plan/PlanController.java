@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.operator.Demo;
 import org.eskiz.server.operator.OpenTo;
+import org.eskiz.server.operator.OpenToVisitors;
 import org.eskiz.server.operator.Role;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.store.KeysetOrder;
@@ -100,6 +101,7 @@ class PlanController {
     }
 
     @GetMapping("/{id}")
+    @OpenToVisitors
     @Operation(operationId = "getPlan", summary = "One plan with its document")
     PlanResponse get(@PathVariable UUID id) {
         return plans.get(id);
@@ -140,6 +142,7 @@ class PlanController {
     }
 
     @GetMapping("/{id}/decisions")
+    @OpenToVisitors
     @Operation(operationId = "listDecisions", summary = "Every choice made in a plan, newest first")
     List<DecisionResponse> decisions(@PathVariable UUID id) {
         return decisions.list(id);

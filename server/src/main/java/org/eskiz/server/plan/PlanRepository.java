@@ -1,5 +1,6 @@
 package org.eskiz.server.plan;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -21,6 +22,16 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
             select u, p.id, p.site, p.name from PlanEntity p join p.pieces u
             where p.workshopId = :workshop and p.deletedAt is null and u in :pieces order by p.site, p.name""")
     List<Object[]> withPieces(Collection<UUID> pieces, UUID workshop);
+
+    /** How many plans somebody made that are not in the bin. */
+    @Query(nativeQuery = true, value = "select count(*) from plan where made_by = :operator and deleted_at is null")
+    long madeBy(UUID operator);
+
+    @Query(nativeQuery = true, value = "select pg_try_advisory_xact_lock(:lock)")
+    boolean takeLock(long lock);
+
+    @Query(nativeQuery = true, value = "select thin_plan_revisions(:until, :most)")
+    int thin(Instant until, int most);
 
     /** Pieces that lie in the runs of some plans. */
     @Query("select distinct u from PlanEntity p join p.pieces u where p.id in :plans")

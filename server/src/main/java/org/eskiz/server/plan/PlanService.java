@@ -41,6 +41,7 @@ class PlanService {
     private final WorkshopService workshops;
     private final EntityManager database;
     private final IdempotentStore store;
+    private final PlanQuota quota;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -54,6 +55,7 @@ class PlanService {
             WorkshopService workshops,
             EntityManager database,
             IdempotentStore store,
+            PlanQuota quota,
             JsonMapper json,
             Clock clock) {
         this.plans = plans;
@@ -65,6 +67,7 @@ class PlanService {
         this.workshops = workshops;
         this.database = database;
         this.store = store;
+        this.quota = quota;
         this.json = json;
         this.clock = clock;
     }
@@ -141,7 +144,10 @@ class PlanService {
      */
     PlanResponse create(PlanRequest request) {
         PlanDocument document = check(request);
-        return store.createOrRepeat(() -> stored(request), () -> create(request, document, false));
+        return store.createOrRepeat(() -> stored(request), () -> {
+            quota.requireRoomForOne();
+            return create(request, document, false);
+        });
     }
 
     /** Stores a plan of the demo, within the caller's transaction. */

@@ -24,6 +24,12 @@ public class PlansOfPiecesService {
     /** A plan, as far as its name. */
     public record PlanName(UUID id, String site, String name) {}
 
+    /** The pieces that lie in the run of a plan. */
+    @Transactional(readOnly = true)
+    public List<UUID> piecesOf(UUID plan) {
+        return plans.piecesIn(List.of(plan));
+    }
+
     /** By the ids of some pieces; plans in the bin are left out. */
     @Transactional(readOnly = true)
     public Map<UUID, List<PlanName>> of(Collection<UUID> pieces) {

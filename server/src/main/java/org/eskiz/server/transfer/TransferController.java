@@ -10,6 +10,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Locale;
 import java.util.UUID;
+import org.eskiz.server.operator.OpenToVisitors;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
 import org.eskiz.server.problem.InvalidRequestException;
@@ -56,6 +57,7 @@ class TransferController {
 
     @GetMapping(path = "/plans/{id}", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
+    @OpenToVisitors
     @Operation(operationId = "exportPlan", summary = "A plan with all that it needs, as one file")
     void plan(@PathVariable UUID id, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
         PlanInFile plan = plans.one(id);

@@ -1,11 +1,19 @@
 package org.eskiz.server.web;
 
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.security.Principal;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import org.eskiz.server.problem.BusyException;
 import org.eskiz.server.problem.ClientGoneException;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
@@ -17,7 +25,7 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  * only reads and writes is answered meanwhile.
  */
 @Configuration(proxyBeanMethods = false)
-class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
+class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor, MeterBinder {
 
     /** As many as wait hold a thread each; the server has twice as many. */
     private static final int MOST_WAITING = 36;
@@ -26,16 +34,37 @@ class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
     private static final int RETRY_AFTER_S = 1;
     private static final String RUNS = ComputationLimit.class.getName();
 
+    private final int mostRunning;
+    private final int mostWaiting;
+    private final int mostOfOne;
     private final Semaphore running;
     private final Semaphore waiting;
 
-    ComputationLimit() {
-        this(Runtime.getRuntime().availableProcessors(), MOST_WAITING);
+    /** How many are under way for each of many operators. */
+    private final Map<String, Integer> underWay = new ConcurrentHashMap<>();
+
+    @Autowired
+    ComputationLimit(PublicAddress address, @Value("${eskiz.quota.computations}") int mostOfOne) {
+        this(
+                Runtime.getRuntime().availableProcessors(),
+                MOST_WAITING,
+                address.isOpen() ? mostOfOne : Integer.MAX_VALUE);
     }
 
-    ComputationLimit(int mostRunning, int mostWaiting) {
+    ComputationLimit(int mostRunning, int mostWaiting, int mostOfOne) {
+        this.mostRunning = mostRunning;
+        this.mostWaiting = mostWaiting;
+        this.mostOfOne = mostOfOne;
         this.running = new Semaphore(mostRunning, true);
         this.waiting = new Semaphore(mostWaiting);
+    }
+
+    @Override
+    public void bindTo(MeterRegistry metrics) {
+        Gauge.builder("eskiz.computations.running", () -> mostRunning - running.availablePermits())
+                .register(metrics);
+        Gauge.builder("eskiz.computations.waiting", () -> mostWaiting - waiting.availablePermits())
+                .register(metrics);
     }
 
     @Override
@@ -47,8 +76,15 @@ class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
             throws InterruptedException {
         if (handler instanceof HandlerMethod method && method.hasMethodAnnotation(Computation.class)) {
-            awaitTurn();
-            request.setAttribute(RUNS, true);
+            String operator = operator(request);
+            beginFor(operator);
+            try {
+                awaitTurn();
+            } catch (InterruptedException | BusyException e) {
+                endFor(operator);
+                throw e;
+            }
+            request.setAttribute(RUNS, operator);
             releaseUnlessListening(request);
         }
         return true;
@@ -62,6 +98,26 @@ class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
             afterCompletion(request, null, null, e);
             throw e;
         }
+    }
+
+    /** Nobody takes all that there is: whoever has so many under way waits for one of them to end. */
+    private void beginFor(String operator) {
+        if (underWay.merge(operator, 1, Integer::sum) > mostOfOne && !operator.isEmpty()) {
+            endFor(operator);
+            throw new BusyException(
+                    "you have %d computations under way, as many as one operator may".formatted(mostOfOne),
+                    RETRY_AFTER_S);
+        }
+    }
+
+    private void endFor(String operator) {
+        underWay.computeIfPresent(operator, (name, count) -> count == 1 ? null : count - 1);
+    }
+
+    /** Empty for somebody who has not signed in yet. */
+    private static String operator(HttpServletRequest request) {
+        Principal operator = request.getUserPrincipal();
+        return operator == null ? "" : operator.getName();
     }
 
     private void awaitTurn() throws InterruptedException {
@@ -84,9 +140,10 @@ class ComputationLimit implements WebMvcConfigurer, HandlerInterceptor {
     @Override
     public void afterCompletion(
             HttpServletRequest request, HttpServletResponse response, Object handler, Exception thrown) {
-        if (request.getAttribute(RUNS) != null) {
+        if (request.getAttribute(RUNS) instanceof String operator) {
             request.removeAttribute(RUNS);
             running.release();
+            endFor(operator);
         }
     }
 }

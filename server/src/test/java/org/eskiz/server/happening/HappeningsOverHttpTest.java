@@ -47,7 +47,12 @@ class HappeningsOverHttpTest {
                         {"id": "%s", "label": "lead %s", "lengthM": 5, "near": {"connectorKey": "n", "gender": "PLUG"},
                          "far": {"connectorKey": "n", "gender": "PLUG"}}""".formatted(piece, piece)).expect(201);
         move(one, piece, "TOOK_OUT", "2026-11-01");
+        JsonNode out = other.get("/api/locker/pieces/" + piece).expect(200).json();
+        assertThat(out.get("summary").get("outBy").asString()).isEqualTo(one.name());
+        assertThat(out.get("events").findValuesAsString("by")).contains(one.name());
         move(other, piece, "PUT_AWAY", "2026-11-02");
+        JsonNode back = other.get("/api/locker/pieces/" + piece).expect(200).json();
+        assertThat(back.get("summary").get("outBy").isNull()).isTrue();
         assertThat(found(one, "find=" + piece))
                 .extracting(
                         h -> h.get("kind").asString() + " " + h.get("person").asString())

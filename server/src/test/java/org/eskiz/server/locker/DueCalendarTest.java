@@ -98,7 +98,7 @@ class DueCalendarTest {
                 label,
                 new MakeResponse("rg-58", "RG-58", 20, null, null, null),
                 new KeepingResponse(null, null, null, null, null),
-                new WearResponse(null, null, null, 0, 0, null),
+                new WearResponse(null, null, null, null, 0, 0, null),
                 PieceCondition.DUE,
                 List.of(),
                 LocalDate.of(2030, 1, 15),

@@ -21,7 +21,7 @@ class ComputationLimitTest {
         public void light() {}
     }
 
-    private final ComputationLimit limit = new ComputationLimit(2, 0);
+    private final ComputationLimit limit = new ComputationLimit(2, 0, 9);
 
     @Test
     void noMoreRunAtOnceThanThereAreCoresAndLightOnesAlways() throws Exception {
@@ -36,6 +36,33 @@ class ComputationLimitTest {
         limit.afterCompletion(first, new MockHttpServletResponse(), null, null);
         assertThat(begin(new MockHttpServletRequest(), "heavy")).isTrue();
         assertThatThrownBy(() -> begin(new MockHttpServletRequest(), "heavy")).isInstanceOf(BusyException.class);
+    }
+
+    @Test
+    void nobodyTakesAllThatThereIs() throws Exception {
+        var fair = new ComputationLimit(9, 0, 2);
+        MockHttpServletRequest first = of("Wren");
+        assertThat(begin(fair, first)).isTrue();
+        assertThat(begin(fair, of("Wren"))).isTrue();
+        assertThatThrownBy(() -> begin(fair, of("Wren")))
+                .isInstanceOf(BusyException.class)
+                .hasMessageContaining("you have 2 computations under way");
+        assertThat(begin(fair, of("Rowan"))).isTrue();
+        fair.afterCompletion(first, new MockHttpServletResponse(), null, null);
+        assertThat(begin(fair, of("Wren"))).isTrue();
+    }
+
+    private static MockHttpServletRequest of(String operator) {
+        var request = new MockHttpServletRequest();
+        request.setUserPrincipal(() -> operator);
+        return request;
+    }
+
+    private static boolean begin(ComputationLimit limit, MockHttpServletRequest request) throws Exception {
+        return limit.preHandle(
+                request,
+                new MockHttpServletResponse(),
+                new HandlerMethod(new Routes(), Routes.class.getMethod("heavy")));
     }
 
     private boolean begin(MockHttpServletRequest request, String route) throws Exception {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.operator.AtWork;
+import org.eskiz.server.operator.Secrets;
 import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.operator.signin.SignInService.SignedIn;
 import org.eskiz.server.problem.InvalidRequestException;

@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.Objects;
 import java.util.UUID;
 import org.eskiz.server.operator.AtWork;
+import org.eskiz.server.operator.Secrets;
 import org.eskiz.server.store.DatabaseAccess;
 
 /**
@@ -48,6 +49,6 @@ public final class KeeperLink {
             insert.setTimestamp(6, Timestamp.from(now.plus(WITHIN)));
             insert.executeUpdate();
         }
-        return Secrets.link(secret);
+        return Secrets.link("/come-in", secret);
     }
 }

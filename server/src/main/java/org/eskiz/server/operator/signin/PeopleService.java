@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.operator.AtWork;
 import org.eskiz.server.operator.Role;
+import org.eskiz.server.operator.Secrets;
 import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
@@ -134,7 +135,7 @@ class PeopleService {
         link.madeAt = Instant.now(clock);
         link.endsAt = link.madeAt.plus(within);
         links.saveAndFlush(link);
-        return new LinkMadeResponse(address.of(Secrets.link(secret)));
+        return new LinkMadeResponse(address.of(Secrets.link("/come-in", secret)));
     }
 
     @Transactional

@@ -53,7 +53,10 @@ class SessionController {
     @Operation(operationId = "getSession", summary = "Who is at work; nobody until they sign in, where that is needed")
     SessionResponse get(HttpServletRequest request) {
         return address.isOpen()
-                ? AtWork.now().map(atWork -> of(atWork, request)).orElse(NOBODY)
+                ? AtWork.now()
+                        .filter(atWork -> atWork.onlyPlan().isEmpty())
+                        .map(atWork -> of(atWork, request))
+                        .orElse(NOBODY)
                 : ALONE;
     }
 

@@ -3,6 +3,7 @@ package org.eskiz.server.operator.signin;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.operator.Secrets;
 import org.jspecify.annotations.Nullable;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;

@@ -59,9 +59,15 @@ class SignInConfiguration {
                 .build();
     }
 
-    /** Where nobody is signed in there is nobody in whose name another page could ask. */
+    /**
+     * Where nobody is signed in there is nobody in whose name another page could ask; and none can ask for somebody who came by
+     * a link, which goes with no request by itself.
+     */
     private static boolean changesForSomebody(HttpServletRequest request) {
-        return !READING.contains(request.getMethod()) && AtWork.signedIn().isPresent();
+        return !READING.contains(request.getMethod())
+                && AtWork.signedIn()
+                        .filter(atWork -> atWork.onlyPlan().isEmpty())
+                        .isPresent();
     }
 
     /** It takes any length, which the others of the platform do not, and needs no library beside it. */

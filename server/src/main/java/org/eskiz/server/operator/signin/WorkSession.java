@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.operator.AtWork;
+import org.eskiz.server.operator.LinkedVisits;
 import org.eskiz.server.operator.signin.MembershipRepository.Place;
 import org.eskiz.server.web.PublicAddress;
 import org.springframework.http.HttpHeaders;
@@ -30,10 +31,12 @@ class WorkSession implements SecurityContextRepository {
     private static final String WORKSHOP = "workshop";
 
     private final MembershipRepository memberships;
+    private final LinkedVisits visits;
     private final PublicAddress address;
 
-    WorkSession(MembershipRepository memberships, PublicAddress address) {
+    WorkSession(MembershipRepository memberships, LinkedVisits visits, PublicAddress address) {
         this.memberships = memberships;
+        this.visits = visits;
         this.address = address;
     }
 
@@ -65,6 +68,10 @@ class WorkSession implements SecurityContextRepository {
     }
 
     private Optional<AtWork> read(HttpServletRequest request) {
+        String link = request.getHeader(LinkedVisits.HEADER);
+        if (link != null) {
+            return visits.by(link);
+        }
         if (!address.isOpen()) {
             return Optional.of(AtWork.ALONE);
         }

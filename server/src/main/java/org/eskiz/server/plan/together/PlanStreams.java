@@ -1,5 +1,8 @@
 package org.eskiz.server.plan.together;
 
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.MeterRegistry;
+import io.micrometer.core.instrument.binder.MeterBinder;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.List;
@@ -21,7 +24,7 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Those who have a plan open at this server, and are told what happens to it. */
 @Component
-class PlanStreams implements SmartLifecycle {
+class PlanStreams implements SmartLifecycle, MeterBinder {
 
     /** Whoever may not look any more does not for longer than this. */
     private static final Duration LIFE = Duration.ofMinutes(5);
@@ -49,6 +52,11 @@ class PlanStreams implements SmartLifecycle {
 
     PlanStreams(PlanVisits visits) {
         this.visits = visits;
+    }
+
+    @Override
+    public void bindTo(MeterRegistry metrics) {
+        Gauge.builder("eskiz.plans.followed", streams, Map::size).register(metrics);
     }
 
     private record Stream(UUID visit, UUID plan, UUID operator, SseEmitter emitter) {}

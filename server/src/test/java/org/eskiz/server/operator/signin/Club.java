@@ -38,7 +38,11 @@ public final class Club implements AutoCloseable {
 
     private Club(String databaseUrl) {
         context = new SpringApplicationBuilder(EskizServer.class, Quickly.class)
-                .run(RealServer.arguments(databaseUrl, "--eskiz.address=https://club.example"));
+                .run(RealServer.arguments(
+                        databaseUrl,
+                        "--eskiz.address=https://club.example",
+                        "--eskiz.quota.plans=60",
+                        "--eskiz.quota.sweeps=100KB"));
         api = Api.at(context.getEnvironment().getRequiredProperty("local.server.port", Integer.class));
     }
 
@@ -103,6 +107,7 @@ public final class Club implements AutoCloseable {
 
         private String cookie = "";
         private String csrf = "";
+        private String link = "";
         private String name = "";
 
         public String name() {
@@ -156,6 +161,11 @@ public final class Club implements AutoCloseable {
             csrf = other.csrf;
         }
 
+        /** Comes by a link to a plan. */
+        public void carry(String secret) {
+            link = secret;
+        }
+
         public void forgetToken() {
             csrf = "";
         }
@@ -196,6 +206,9 @@ public final class Club implements AutoCloseable {
             HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + api.port() + path));
             if (!cookie.isEmpty()) {
                 request.header("Cookie", cookie);
+            }
+            if (!link.isEmpty()) {
+                request.header("Eskiz-Share", link);
             }
             if (!csrf.isEmpty()) {
                 request.header("X-CSRF-TOKEN", csrf);

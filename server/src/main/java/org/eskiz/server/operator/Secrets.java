@@ -1,4 +1,4 @@
-package org.eskiz.server.operator.signin;
+package org.eskiz.server.operator;
 
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -8,23 +8,20 @@ import java.util.Base64;
 import java.util.HexFormat;
 
 /** What only one person is to know: 256 bits by chance, of which the database keeps a digest. */
-final class Secrets {
+public final class Secrets {
 
     private static final int SECRET_BYTES = 32;
     private static final SecureRandom RANDOM = new SecureRandom();
 
-    /** Where the front end takes one; the secret stands behind a #, which no browser sends and no server writes down. */
-    private static final String PAGE = "/come-in#";
-
     private Secrets() {}
 
-    static String random() {
+    public static String random() {
         byte[] bytes = new byte[SECRET_BYTES];
         RANDOM.nextBytes(bytes);
         return Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     }
 
-    static String digest(String secret) {
+    public static String digest(String secret) {
         try {
             byte[] digest = MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);
@@ -33,8 +30,8 @@ final class Secrets {
         }
     }
 
-    /** Where the link of one leads, on this server. */
-    static String link(String secret) {
-        return PAGE + secret;
+    /** A page with one: behind a #, which no browser sends and no server writes down. */
+    public static String link(String page, String secret) {
+        return page + "#" + secret;
     }
 }
