@@ -71,6 +71,7 @@ describe('what happened to a piece', () => {
           on: '2026-05-01',
           until: null,
           to: null,
+          by: null,
           wet: false,
           frozen: false,
           trodden: false,
