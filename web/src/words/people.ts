@@ -17,6 +17,8 @@ export const peopleWords = {
     'It was used, was taken back, or has ended. A keeper of the workshop makes another one.',
   goodPassword:
     'Ten characters or more. A few words one after the other are easy to keep and hard to guess.',
+  whatAPasskeyIs:
+    'A key that stays in this device and is used with its lock: a finger, a face, a code. Nobody can guess it or read it from here, and you sign in without a password.',
   handOver:
     'Hand it over in a way that only that person reads. It is shown this once, lets one person in, and ends by itself.',
   leaving:

@@ -1243,6 +1243,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/passkeys": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One's own passkeys, the first one first */
+        get: operations["listPasskeys"];
+        put?: never;
+        /** Keep a passkey that a device has made */
+        post: operations["keepPasskey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/passkeys/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a device is asked for, to make a passkey */
+        post: operations["passkeyToMake"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/passkeys/{passkey}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Let a passkey sign in no more */
+        delete: operations["removePasskey"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me/password": {
         parameters: {
             query?: never;
@@ -1642,6 +1694,40 @@ export interface paths {
         post: operations["signIn"];
         /** Sign out */
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sign in by what a device has signed */
+        post: operations["signInByPasskey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/passkey/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a device is asked to sign */
+        post: operations["passkeyToSignIn"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -2651,6 +2737,17 @@ export interface components {
             /** @description names of what in it has a sample price, where the rest has a price of the operator's own */
             samples: string[];
         };
+        CreationOptionsResponse: {
+            attestation: string;
+            authenticatorSelection: components["schemas"]["SelectionResponse"];
+            challenge: string;
+            excludeCredentials: components["schemas"]["DescriptorResponse"][];
+            pubKeyCredParams: components["schemas"]["ParameterResponse"][];
+            rp: components["schemas"]["RelyingPartyResponse"];
+            /** Format: int64 */
+            timeout: number;
+            user: components["schemas"]["UserResponse"];
+        };
         CurvePointResponse: {
             /** Format: double */
             matchedLossDb: number;
@@ -2751,6 +2848,10 @@ export interface components {
              * @description null while it stands
              */
             withdrawnAt: string | null;
+        };
+        DescriptorResponse: {
+            id: string;
+            type: string;
         };
         DetailResponse: {
             assessment: components["schemas"]["BandResponse"];
@@ -3432,6 +3533,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            passkeys: string[];
             sessions: components["schemas"]["OwnSessionResponse"][];
             /** Format: date-time */
             since: string;
@@ -3473,6 +3575,11 @@ export interface components {
             spare: boolean;
             turned: boolean;
         };
+        ParameterResponse: {
+            /** Format: int32 */
+            alg: number;
+            type: string;
+        };
         PartResponse: {
             id: string;
             /** @enum {string} */
@@ -3481,6 +3588,24 @@ export interface components {
             offered: ("MINE" | "THEIRS" | "BOTH")[];
             /** @enum {string} */
             state: "NEW" | "SAME" | "CLASH";
+        };
+        PasskeyRequest: {
+            /** @description what navigator.credentials.create gave, as JSON */
+            credential: unknown;
+            name: string;
+        };
+        PasskeyResponse: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            madeAt: string;
+            name: string;
+            /** Format: date-time */
+            usedAt: string | null;
+        };
+        PasskeySignInRequest: {
+            /** @description what navigator.credentials.get gave, as JSON */
+            credential: unknown;
         };
         PasswordRequest: {
             old: string;
@@ -3934,6 +4059,10 @@ export interface components {
             name: string;
             rowId: string;
         };
+        RelyingPartyResponse: {
+            id: string;
+            name: string;
+        };
         RequirementSpec: {
             antennaSocketKey?: string;
             bandId?: string;
@@ -4046,6 +4175,11 @@ export interface components {
             name: string;
             /** Format: double */
             runM: number;
+        };
+        SelectionResponse: {
+            requireResidentKey: boolean;
+            residentKey: string;
+            userVerification: string;
         };
         SessionRequest: {
             name: string;
@@ -4227,6 +4361,13 @@ export interface components {
             row: components["schemas"]["RowResponse"];
             /** Format: double */
             toM: number;
+        };
+        SignInOptionsResponse: {
+            challenge: string;
+            rpId: string;
+            /** Format: int64 */
+            timeout: number;
+            userVerification: string;
         };
         SiteRequest: {
             /** Format: double */
@@ -4530,6 +4671,11 @@ export interface components {
             lengthsM: number[];
             /** Format: double */
             lossDb: number;
+        };
+        UserResponse: {
+            displayName: string;
+            id: string;
+            name: string;
         };
         ValuePointResponse: {
             /** Format: double */
@@ -6629,6 +6775,90 @@ export interface operations {
             };
         };
     };
+    listPasskeys: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasskeyResponse"][];
+                };
+            };
+        };
+    };
+    keepPasskey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasskeyRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasskeyResponse"];
+                };
+            };
+        };
+    };
+    passkeyToMake: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CreationOptionsResponse"];
+                };
+            };
+        };
+    };
+    removePasskey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                passkey: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     changePassword: {
         parameters: {
             query?: never;
@@ -7298,6 +7528,48 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    signInByPasskey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasskeySignInRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    passkeyToSignIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignInOptionsResponse"];
+                };
             };
         };
     };

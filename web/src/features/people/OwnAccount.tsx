@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useSession } from '../../app/session';
 import { TextField } from '../../ui';
 import { agoText, capital, peopleWords } from '../../words';
+import { Passkeys } from './Passkeys';
 import { SecretField } from './SecretField';
 import { useOwnAccount, useSessions } from './usePeople';
 
@@ -37,6 +38,7 @@ export function OwnAccount() {
         </p>
       )}
       <OtherPassword change={own.changePassword} />
+      <Passkeys />
       <Sessions onEnd={(id) => own.signOutThere.mutate(id)} />
       <OwnRecord own={own} />
     </section>

@@ -4,6 +4,7 @@ import { api } from '../../api';
 import type { Problem } from '../../api';
 import { useSession } from '../../app/session';
 import { capital, peopleWords } from '../../words';
+import { knowsPasskeys, signInByPasskey } from './passkeys';
 import { SecretField } from './SecretField';
 
 /** Stands over the sheet, which keeps what was typed, until somebody has signed in. */
@@ -12,6 +13,8 @@ export function SignIn() {
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
   const signIn = useMutation({ mutationFn: () => begin(name, password), onSuccess: refresh });
+  const byPasskey = useMutation({ mutationFn: signInByPasskey, onSuccess: refresh });
+  const failed = signIn.error ?? byPasskey.error;
   return (
     <div className="fixed inset-0 z-50 overflow-y-auto bg-paper">
       <form
@@ -19,6 +22,7 @@ export function SignIn() {
         className="mx-auto flex max-w-sm flex-col gap-4 px-4 py-16"
         onSubmit={(e) => {
           e.preventDefault();
+          byPasskey.reset();
           signIn.mutate();
         }}
       >
@@ -48,9 +52,19 @@ export function SignIn() {
         >
           {signIn.isPending ? 'Signing in …' : 'Sign in'}
         </button>
-        {signIn.isError && (
+        {knowsPasskeys() && (
+          <button
+            type="button"
+            className="quiet self-start"
+            disabled={byPasskey.isPending}
+            onClick={() => byPasskey.mutate()}
+          >
+            {byPasskey.isPending ? 'waiting for the device …' : 'Sign in with a passkey'}
+          </button>
+        )}
+        {failed && (
           <p role="alert" className="text-fail">
-            {capital(signIn.error.message)}.
+            {capital(failed.message)}.
           </p>
         )}
         <p className="text-fine text-soft">{peopleWords.lostPassword}</p>

@@ -43,6 +43,11 @@ public class PublicAddress {
         return address.isPresent();
     }
 
+    /** The host of it. */
+    public Optional<String> host() {
+        return address.map(URI::getHost);
+    }
+
     /** The address of a page, for a link. */
     public String of(String path) {
         return address.map(URI::toString).orElse("") + path;

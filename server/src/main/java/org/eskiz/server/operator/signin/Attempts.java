@@ -49,13 +49,28 @@ class Attempts {
         count(ofAddress(address), FREE_BY_ADDRESS);
     }
 
+    /** The same where nobody says a name. */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public void begin(String address) {
+        count(ofAddress(address), FREE_BY_ADDRESS);
+    }
+
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public void succeeded(String address) {
+        countLess(address);
+    }
+
+    private void countLess(String address) {
+        sql.update(
+                "update sign_in_attempts set attempts = attempts - 1 where subject = ? and attempts > 1",
+                ofAddress(address));
+    }
+
     /** Whoever is in has nothing held against their name. */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
     public void succeeded(String name, String address) {
         sql.update("delete from sign_in_attempts where subject = ?", ofName(name));
-        sql.update(
-                "update sign_in_attempts set attempts = attempts - 1 where subject = ? and attempts > 1",
-                ofAddress(address));
+        countLess(address);
     }
 
     private static String ofName(String name) {

@@ -10,6 +10,7 @@ import org.eskiz.server.operator.Settings;
  * All that is stored about a person. What they made belongs to the workshop and is counted here; its file has the rest.
  *
  * @param hasPassword whether there is one; only its hash is stored
+ * @param passkeys their names; stored are the public halves of them
  * @param taste how they like to work, beside what holds for all of their workshop
  * @param sessions where they are signed in, with the addresses they came from
  * @param done how much carries their name
@@ -19,6 +20,7 @@ record OwnRecordResponse(
         String name,
         Instant since,
         boolean hasPassword,
+        List<String> passkeys,
         List<MembershipResponse> workshops,
         Settings taste,
         List<OwnSessionResponse> sessions,

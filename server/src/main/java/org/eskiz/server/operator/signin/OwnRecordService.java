@@ -60,6 +60,8 @@ class OwnRecordService {
                 me.name,
                 me.createdAt,
                 me.password != null,
+                sql.queryForList(
+                        "select name from passkey where operator_id = ? order by made_at", String.class, me.id),
                 memberships.placesOf(me.id).stream()
                         .map(p -> new MembershipResponse(p.workshop(), p.workshopName(), p.role()))
                         .toList(),
@@ -106,6 +108,7 @@ class OwnRecordService {
         }
         links.takeBackAllOf(me.id);
         sql.update("delete from operator_settings where operator_id = ?", me.id);
+        sql.update("delete from passkey where operator_id = ?", me.id);
         me.name = GONE;
         me.password = null;
         me.closedAt = Instant.now(clock);

@@ -152,7 +152,7 @@ public final class Club implements AutoCloseable {
             return get("/api/session").expect(200).json();
         }
 
-        private void refresh() {
+        public void refresh() {
             csrf = session().get("csrf").asString();
         }
 
