@@ -47,6 +47,11 @@ export function Shell({ here, children }: { here?: string; children: React.React
           ?
         </button>
       </header>
+      {visitUntil !== null && (
+        <p className="border-b border-hairline px-4 py-1 text-fine text-soft min-[900px]:hidden print:hidden">
+          {peopleWords.visiting(dateText(visitUntil))}
+        </p>
+      )}
       {session.role === 'GUEST' && (
         <p className="border-b border-hairline px-4 py-1 text-fine text-soft print:hidden">
           {peopleWords.guestLooks}
@@ -116,7 +121,7 @@ function Visited({ here, until }: { here?: string; until: string }) {
         <span aria-current="page" className="truncate">
           {here}
         </span>
-        <span className="truncate text-fine text-soft">
+        <span className="truncate text-fine text-soft max-[899px]:hidden">
           {peopleWords.visiting(dateText(until))}
         </span>
       </span>

@@ -37,7 +37,7 @@ export function HappeningsPage() {
               type="search"
               aria-label="filter what happened"
               placeholder="filter: plan, piece"
-              className="boxed min-h-7 w-44"
+              className="boxed min-h-7 w-36"
               value={search}
               onChange={(e) => setSearch(e.target.value)}
             />

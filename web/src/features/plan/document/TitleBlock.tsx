@@ -96,19 +96,17 @@ export function TitleBlock({ editing, together }: { editing: PlanEditing; togeth
 
 /** Who else is at this plan, and what came from them. */
 function AlsoHere({ together: { here, news } }: { together: Together }) {
+  const text = news ?? here.join(', ');
   return (
-    <>
-      {here.length > 0 && (
-        <Part label="also here">
-          <span className="max-w-[24ch] truncate" title={here.join(', ')}>
-            {here.join(', ')}
+    <span role="status" className="contents">
+      {text && (
+        <Part label={here.length > 0 ? 'also here' : ''}>
+          <span className="max-w-[26ch] truncate" title={text}>
+            {text}
           </span>
         </Part>
       )}
-      <span role="status" className={news === null ? 'sr-only' : 'flex items-center px-3.5'}>
-        {news}
-      </span>
-    </>
+    </span>
   );
 }
 

@@ -11,6 +11,9 @@ import { keepHistory, keptHistory } from './keptHistory';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
 
+/** What others changed is news for as long. */
+const NEWS_MS = 15_000;
+
 export type PlanEditing = ReturnType<typeof usePlanEditing>;
 
 /** A plan being edited: its commands, its undo, and its saving. What was not saved last time goes on from there. */
@@ -67,6 +70,12 @@ export function usePlanEditing(stored: StoredPlan) {
       }),
     [autosaver],
   );
+
+  useEffect(() => {
+    if (takenOver === null) return;
+    const timer = setTimeout(() => setTakenOver(null), NEWS_MS);
+    return () => clearTimeout(timer);
+  }, [takenOver]);
 
   /** After it was said that a version is stored; of null it is not known which. */
   const look = useCallback(
