@@ -42,6 +42,15 @@ export const CHAPTERS: readonly Chapter[] = [
       'Mind the load: it has a rating in watts and minutes. Never key a radio without one.',
     ],
   },
+  {
+    id: 'together',
+    title: 'With others, and for others',
+    text: [
+      'Alone on one machine nobody signs in. Opened to others (./eskiz open), everybody has a name, belongs to a workshop, and is a guest, a member or a keeper of it; plans, cables, tests and pieces are the workshop’s.',
+      'Several may have one plan open: the foot of the sheet tells who, and what one saves the others see at once. Where two change the same part, both versions stand side by side, and one of you chooses.',
+      'A plan is given away on Paper: as a drawing, as a file, or by a link that ends on a day of your choosing. Whoever has the link sees this plan, computes with it, and reaches nothing else.',
+    ],
+  },
 ];
 
 /** Where practitioners disagree, and how to set Eskiz to each side. */
