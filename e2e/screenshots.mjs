@@ -92,6 +92,8 @@ for (const view of views.filter((v) => !only || only.includes(v.name))) {
   const page = await browser.newPage({
     viewport: view.size ?? { width: 1280, height: 800 },
   });
+  // a page that listens to what others do is never idle
+  await page.route('**/events', (route) => route.abort());
   await page.goto(address + view.path, { waitUntil: 'networkidle' });
   await view.act?.(page);
   await takePicture(page, view.name);
