@@ -182,7 +182,7 @@ class ClubTest {
         String link = keeper.getByLabel("the link", exactly()).inputValue();
         visitor.navigate(link);
         assertThat(visitor.getByLabel("plan name", exactly())).hasValue("Lantern gallery, by Wren");
-        assertThat(visitor.getByText("shared with you until")).isVisible();
+        assertThat(visitor.getByText("shared with you until").first()).isVisible();
         assertThat(visitor.locator("[data-row]").first()).isVisible();
         assertThat(link(visitor, "Locker")).hasCount(0);
         visitor.getByLabel("radio power", exactly()).fill("7");
