@@ -3,6 +3,7 @@ package org.eskiz.server.plan.together;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.eskiz.server.operator.NameOf;
 import org.eskiz.server.problem.NotFoundException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -67,8 +68,7 @@ class PlanVisits {
 
     @Nullable
     String nameOf(UUID operator) {
-        return sql.queryForList("select name from operator where id = ?", String.class, operator).stream()
-                .findFirst()
-                .orElse(null);
+        return sql.queryForList("select " + NameOf.OPERATOR + " from operator o where o.id = ?", String.class, operator)
+                .get(0);
     }
 }
