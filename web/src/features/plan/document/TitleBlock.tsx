@@ -61,7 +61,9 @@ export function TitleBlock({ editing, together }: { editing: PlanEditing; togeth
       <Part label="revision">
         <span className="figures">{revisionNumber(version)}</span>
       </Part>
-      <Part label="saved">{editing.isKept ? <SaveText state={state} /> : <span>not kept</span>}</Part>
+      <Part label="saved">
+        {editing.isKept ? <SaveText state={state} /> : <span>not kept</span>}
+      </Part>
       <AlsoHere together={together} />
       <span className="flex-1" />
       <Switch
