@@ -3,72 +3,22 @@ package org.eskiz.server.operator.signin;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
-import org.eskiz.server.operator.AccessRules;
 import org.eskiz.server.operator.Role;
 import org.eskiz.server.operator.signin.Club.Person;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.springframework.http.MediaType;
-import org.springframework.web.method.HandlerMethod;
-import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
-import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
 import tools.jackson.databind.JsonNode;
 
 /** Every route there is, walked by everybody who may not. */
 @ExtendWith({RealServer.class, Club.Extension.class})
 class RoutesByRoleTest {
-
-    private static final Pattern VARIABLE = Pattern.compile("\\{[^}]+}");
-
-    private record Route(String method, String path, String type, HandlerMethod handler) {
-
-        String with(String value) {
-            return VARIABLE.matcher(path).replaceAll(value);
-        }
-
-        boolean isOpenToAnybody() {
-            return AccessRules.isOpenToAnybody(handler);
-        }
-
-        Role leastRole() {
-            return AccessRules.leastRole(handler, method);
-        }
-
-        Api.Answer asked(Person person, String value) {
-            boolean hasBody = !List.of("GET", "DELETE").contains(method);
-            return person.send(method, with(value), type, hasBody ? "{}" : null);
-        }
-    }
-
-    private static List<Route> routes(Club club) {
-        return club
-                .bean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class)
-                .getHandlerMethods()
-                .entrySet()
-                .stream()
-                .flatMap(e -> e.getKey().getPatternValues().stream()
-                        .filter(path -> path.startsWith("/api"))
-                        .flatMap(path -> e.getKey().getMethodsCondition().getMethods().stream()
-                                .map(method -> new Route(method.name(), path, type(e.getKey()), e.getValue()))))
-                .sorted(Comparator.comparing(Route::path).thenComparing(Route::method))
-                .toList();
-    }
-
-    private static String type(RequestMappingInfo mapping) {
-        return mapping.getConsumesCondition().getConsumableMediaTypes().stream()
-                .findFirst()
-                .map(MediaType::toString)
-                .orElse(MediaType.APPLICATION_JSON_VALUE);
-    }
 
     @Test
     void everyRouteIsOpenToWhomItSaysAndToNobodyElse(Club club) {
@@ -76,7 +26,7 @@ class RoutesByRoleTest {
         List<Person> people = List.of(club.somebody(), club.joined(keeper, "GUEST"), club.joined(keeper, "MEMBER"));
         List<String> table = new ArrayList<>();
         table.add(row("route", "stranger", "guest", "member", "open to"));
-        for (Route route : routes(club)) {
+        for (Route route : Route.all(club)) {
             if (route.method().equals("DELETE")
                     && List.of("/api/session", "/api/me").contains(route.path())) {
                 continue; // walking goes on
@@ -130,7 +80,7 @@ class RoutesByRoleTest {
         Person other = club.ofAnotherWorkshop(keeper);
         Map<String, String> there = whatThereIs(keeper);
         List<String> seen = new ArrayList<>();
-        for (Route route : routes(club)) {
+        for (Route route : Route.all(club)) {
             for (Map.Entry<String, String> thing : there.entrySet()) {
                 if (!route.path().startsWith(thing.getKey() + "{")) {
                     continue;
@@ -161,7 +111,7 @@ class RoutesByRoleTest {
                 .map(thing -> thing.get("id").asString())
                 .toList();
         assertThat(theirs).hasSizeGreaterThan(20);
-        for (Route route : routes(club)) {
+        for (Route route : Route.all(club)) {
             if (route.method().equals("GET") && !route.path().contains("{")) {
                 Api.Answer answer = other.get(route.path());
                 for (String id : theirs) {
