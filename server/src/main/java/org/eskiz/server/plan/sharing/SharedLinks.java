@@ -90,10 +90,4 @@ class SharedLinks implements LinkedVisits {
                         workshop)
                 > 0;
     }
-
-    boolean hasPlan(UUID plan, UUID workshop) {
-        return !sql.queryForList(
-                        "select 1 from plan where id = ? and workshop_id = ? and deleted_at is null", plan, workshop)
-                .isEmpty();
-    }
 }

@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.eskiz.server.operator.AtWork;
 import org.eskiz.server.operator.Secrets;
 import org.eskiz.server.operator.WorkshopService;
+import org.eskiz.server.plan.PlanLookup;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.web.PublicAddress;
@@ -21,17 +22,19 @@ class SharingService {
     private static final Period LONGEST = Period.ofYears(1);
 
     private final SharedLinks links;
+    private final PlanLookup plans;
     private final WorkshopService workshops;
     private final PublicAddress address;
 
-    SharingService(SharedLinks links, WorkshopService workshops, PublicAddress address) {
+    SharingService(SharedLinks links, PlanLookup plans, WorkshopService workshops, PublicAddress address) {
+        this.plans = plans;
         this.links = links;
         this.workshops = workshops;
         this.address = address;
     }
 
     List<ShareResponse> of(UUID plan) {
-        requirePlan(plan);
+        plans.require(plan);
         return links.of(plan, workshops.current());
     }
 
@@ -46,7 +49,7 @@ class SharingService {
             }
         }
         errors.throwIfAny();
-        requirePlan(plan);
+        plans.require(plan);
         UUID id = UUID.randomUUID();
         String secret = Secrets.random();
         links.add(id, plan, workshops.current(), secret, request.endsOn());
@@ -59,7 +62,7 @@ class SharingService {
 
     @Transactional
     public void takeBack(UUID plan, UUID share) {
-        requirePlan(plan);
+        plans.require(plan);
         if (!links.takeBack(share, plan, workshops.current())) {
             throw new NotFoundException("link", share);
         }
@@ -70,13 +73,7 @@ class SharingService {
         UUID plan = AtWork.now()
                 .flatMap(AtWork::onlyPlan)
                 .orElseThrow(() -> new NotFoundException("plan", "behind this link"));
-        requirePlan(plan);
+        plans.require(plan);
         return new SharedPlanResponse(plan, links.endOf(secret).orElseThrow());
-    }
-
-    private void requirePlan(UUID plan) {
-        if (!links.hasPlan(plan, workshops.current())) {
-            throw new NotFoundException("plan", plan);
-        }
     }
 }

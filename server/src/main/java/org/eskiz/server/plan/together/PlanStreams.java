@@ -13,6 +13,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.eskiz.server.operator.AtWork;
+import org.eskiz.server.plan.PlanLookup;
 import org.eskiz.server.problem.BusyException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -38,6 +39,7 @@ class PlanStreams implements SmartLifecycle, MeterBinder {
 
     private static final Logger LOG = LoggerFactory.getLogger(PlanStreams.class);
 
+    private final PlanLookup plans;
     private final PlanVisits visits;
     private final Map<UUID, Stream> streams = new ConcurrentHashMap<>();
 
@@ -50,7 +52,8 @@ class PlanStreams implements SmartLifecycle, MeterBinder {
 
     private volatile boolean running;
 
-    PlanStreams(PlanVisits visits) {
+    PlanStreams(PlanLookup plans, PlanVisits visits) {
+        this.plans = plans;
         this.visits = visits;
     }
 
@@ -63,7 +66,7 @@ class PlanStreams implements SmartLifecycle, MeterBinder {
 
     /** Tells somebody from now on what happens to a plan. */
     SseEmitter open(UUID plan, AtWork reader) {
-        long version = visits.versionOf(plan, reader.workshop());
+        long version = plans.versionOf(plan);
         long own = streams.values().stream()
                 .filter(s -> s.operator().equals(reader.operator()))
                 .count();
@@ -71,7 +74,7 @@ class PlanStreams implements SmartLifecycle, MeterBinder {
             throw new BusyException("as many plans are open as this server follows", FULL_FOR_S);
         }
         var stream = new Stream(UUID.randomUUID(), plan, reader.operator(), new SseEmitter(LIFE.toMillis()));
-        stream.emitter().onCompletion(() -> telling.execute(() -> forget(stream)));
+        stream.emitter().onCompletion(() -> forgetSoon(stream));
         stream.emitter().onTimeout(stream.emitter()::complete);
         visits.begin(stream.visit(), plan, reader.operator());
         streams.put(stream.visit(), stream);
@@ -126,6 +129,13 @@ class PlanStreams implements SmartLifecycle, MeterBinder {
         }
     }
 
+    /** Not by the thread of the connection that has gone. */
+    private void forgetSoon(Stream stream) {
+        if (running) {
+            telling.execute(() -> forget(stream));
+        }
+    }
+
     private void forget(Stream stream) {
         if (streams.remove(stream.visit()) != null) {
             visits.end(stream.visit());
@@ -163,8 +173,11 @@ class PlanStreams implements SmartLifecycle, MeterBinder {
     @Override
     public void stop() {
         running = false;
-        streams.values().forEach(stream -> stream.emitter().complete());
         telling.shutdown();
+        for (Stream stream : List.copyOf(streams.values())) {
+            forget(stream);
+            stream.emitter().complete();
+        }
     }
 
     @Override

@@ -4,7 +4,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.operator.NameOf;
-import org.eskiz.server.problem.NotFoundException;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Repository;
@@ -24,23 +23,6 @@ class PlanVisits {
 
     /** A window that has a plan open. */
     record Visit(UUID id, PlanEvents.Person person) {}
-
-    /**
-     * The version at which a plan stands.
-     *
-     * @throws NotFoundException where the workshop has no such plan
-     */
-    long versionOf(UUID plan, UUID workshop) {
-        return sql
-                .queryForList(
-                        "select version from plan where id = ? and workshop_id = ? and deleted_at is null",
-                        Long.class,
-                        plan,
-                        workshop)
-                .stream()
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("plan", plan));
-    }
 
     void begin(UUID visit, UUID plan, UUID operator) {
         sql.update("insert into plan_visit (id, plan_id, operator_id) values (?, ?, ?)", visit, plan, operator);
