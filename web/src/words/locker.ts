@@ -98,8 +98,9 @@ export function eventText(event: PieceEvent, lengths: LengthUnit): string {
 
 /** Since when a piece is out, where, and who has it. */
 export function outText(piece: Pick<Piece, 'outSince' | 'outTo' | 'outBy'>): string {
-  const by = piece.outBy ? `${piece.outBy} has it` : null;
-  return [`out since ${piece.outSince}`, piece.outTo, by].filter(Boolean).join(', ');
+  // who has it stands before what a narrow row cuts off
+  const out = piece.outBy ? `out with ${piece.outBy}` : 'out';
+  return [`${out} since ${piece.outSince}`, piece.outTo].filter(Boolean).join(', ');
 }
 
 const GENDERS: Record<PieceEnd['gender'], string> = { PLUG: 'plug', SOCKET: 'socket' };

@@ -50,7 +50,7 @@ describe('the locker', () => {
   it('tells who has it out', () => {
     const out = { outSince: '2026-05-01', outTo: 'Seal Rock', outBy: null };
     expect(outText(out)).toBe('out since 2026-05-01, Seal Rock');
-    expect(outText({ ...out, outBy: 'Wren' })).toBe('out since 2026-05-01, Seal Rock, Wren has it');
+    expect(outText({ ...out, outBy: 'Wren' })).toBe('out with Wren since 2026-05-01, Seal Rock');
   });
 
   it('tells what happened', () => {

@@ -22,7 +22,7 @@ export function Passkeys() {
   });
   return (
     <>
-      <ul aria-label="passkeys">
+      <ul aria-label="passkeys" className="empty:hidden">
         {data?.map((key) => (
           <li
             key={key.id}

@@ -18,6 +18,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class ComeInService {
 
+    /** Where the front end takes a one-time link. */
+    static final String PAGE = "/come-in";
+
     private static final String GIVEN = "must be given";
 
     private final OneTimeLinkRepository links;
@@ -94,6 +97,8 @@ class ComeInService {
         }
         operator.password = passwords.hash(given(request.password()), operator.name);
         operators.saveAndFlush(operator);
+        // nobody else holds what let them in before
+        operators.forgetPasskeysOf(id);
         sessions.endOthers(id, null);
         return id;
     }

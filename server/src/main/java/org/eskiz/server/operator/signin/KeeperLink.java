@@ -49,6 +49,6 @@ public final class KeeperLink {
             insert.setTimestamp(6, Timestamp.from(now.plus(WITHIN)));
             insert.executeUpdate();
         }
-        return Secrets.link("/come-in", secret);
+        return Secrets.link(ComeInService.PAGE, secret);
     }
 }

@@ -108,7 +108,7 @@ class OwnRecordService {
         }
         links.takeBackAllOf(me.id);
         sql.update("delete from operator_settings where operator_id = ?", me.id);
-        sql.update("delete from passkey where operator_id = ?", me.id);
+        operators.forgetPasskeysOf(me.id);
         me.name = GONE;
         me.password = null;
         me.closedAt = Instant.now(clock);

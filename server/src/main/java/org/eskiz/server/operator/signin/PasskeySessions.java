@@ -29,6 +29,11 @@ public class PasskeySessions {
         return operators.findById(operator).orElseThrow().name;
     }
 
+    /** Whatever was wrong with it: nobody learns which keys there are. */
+    public static NotSignedInException refusal() {
+        return new NotSignedInException("this key is not known here, or did not sign what it was asked to");
+    }
+
     /** @param signedBy whose key has signed, or a refusal */
     public void begin(HttpServletRequest request, Supplier<UUID> signedBy) {
         String address = request.getRemoteAddr();
@@ -36,7 +41,7 @@ public class PasskeySessions {
         UUID operator = signedBy.get();
         List<Place> places = memberships.placesOf(operator);
         if (places.isEmpty()) {
-            throw new NotSignedInException("this key is not known here, or did not sign what it was asked to");
+            throw refusal();
         }
         attempts.succeeded(address);
         session.begin(request, operator, places.get(0).workshop());

@@ -135,7 +135,7 @@ class PeopleService {
         link.madeAt = Instant.now(clock);
         link.endsAt = link.madeAt.plus(within);
         links.saveAndFlush(link);
-        return new LinkMadeResponse(address.of(Secrets.link("/come-in", secret)));
+        return new LinkMadeResponse(address.of(Secrets.link(ComeInService.PAGE, secret)));
     }
 
     @Transactional

@@ -30,6 +30,7 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Function;
 import org.eskiz.server.operator.AtWork;
+import org.eskiz.server.operator.signin.PasskeySessions;
 import org.eskiz.server.operator.signin.passkey.PasskeyOptions.CreationOptionsResponse;
 import org.eskiz.server.operator.signin.passkey.PasskeyOptions.DescriptorResponse;
 import org.eskiz.server.operator.signin.passkey.PasskeyOptions.ParameterResponse;
@@ -150,7 +151,7 @@ public class PasskeyService {
         try {
             AuthenticationData signed = read(request.credential(), webAuthn::parseAuthenticationResponseJSON);
             Challenge challenge = taken(signed.getCollectedClientData(), null);
-            Passkeys.Stored key = passkeys.by(signed.getCredentialId()).orElseThrow(PasskeyService::refusal);
+            Passkeys.Stored key = passkeys.by(signed.getCredentialId()).orElseThrow(PasskeySessions::refusal);
             var known = new CredentialRecordImpl(
                     new NoneAttestationStatement(),
                     null,
@@ -169,7 +170,7 @@ public class PasskeyService {
                     Instant.now(clock));
             return key.operator();
         } catch (DataConversionException | VerificationException e) {
-            throw refusal();
+            throw PasskeySessions.refusal();
         }
     }
 
@@ -187,10 +188,6 @@ public class PasskeyService {
         } catch (RuntimeException e) {
             throw new DataConversionException(e);
         }
-    }
-
-    private static NotSignedInException refusal() {
-        return new NotSignedInException("this key is not known here, or did not sign what it was asked to");
     }
 
     private byte[] challenge(@Nullable UUID operator) {

@@ -115,6 +115,21 @@ class PasskeysOverHttpTest {
                 .isZero();
     }
 
+    @Test
+    void aKeyOfBeforeLetsNobodyInAfterAPasswordWasLost(Club club) {
+        Person member = withKey(club);
+        String url = club.keeper()
+                .post("/api/people/" + member.id() + "/way-back", "{}")
+                .expect(200)
+                .json()
+                .get("url")
+                .asString();
+        club.somebody().comeIn(url, member.name());
+        Person whoHasTheDevice = club.somebody();
+        signIn(whoHasTheDevice, device.signed(challenge(whoHasTheDevice), ORIGIN, HOST))
+                .expectProblem(401);
+    }
+
     private Person withKey(Club club) {
         Person member = club.joined(club.keeper(), "MEMBER");
         keep(member, device.made(toMake(member), ORIGIN, HOST)).expect(201);
