@@ -2012,7 +2012,7 @@ export interface components {
             flatJointLossDb?: number;
             radio?: components["schemas"]["RadioSpec"];
             receiver?: components["schemas"]["ReceiverSpec"];
-            run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            run?: (components["schemas"]["Device"] | components["schemas"]["Fork"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Preamplifier"] | components["schemas"]["Transformer"])[];
             wet?: boolean;
         };
         AssignmentResponse: {
@@ -2102,6 +2102,7 @@ export interface components {
         BandSpec: {
             /** Format: double */
             antennaGainDbi?: number;
+            branch?: string;
             /** Format: double */
             duty?: number;
             foldback?: boolean;
@@ -2627,7 +2628,7 @@ export interface components {
             reach?: boolean;
             receiver?: components["schemas"]["ReceiverSpec"];
             requirements?: components["schemas"]["RequirementSpec"][];
-            run?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            run?: (components["schemas"]["Device"] | components["schemas"]["Fork"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Preamplifier"] | components["schemas"]["Transformer"])[];
             tolerance?: components["schemas"]["ToleranceSpec"];
             value?: components["schemas"]["ValueRequest"];
             wet?: boolean;
@@ -2865,15 +2866,22 @@ export interface components {
         Device: Omit<components["schemas"]["RunElement"], "kind"> & {
             /** Format: double */
             averagePowerW?: number;
+            branch?: string;
+            /** @enum {string} */
+            form?: "ARRESTOR" | "ATTENUATOR" | "BIAS_TEE" | "DIPLEXER_PORT" | "FILTER" | "SPLITTER" | "SWITCH";
             id?: string;
             /** Format: double */
             impedanceOhm?: number;
+            lossByFrequency?: components["schemas"]["LossPointSpec"][];
             /** Format: double */
             lossDb?: number;
             name?: string;
             /** Format: double */
             peakVoltageV?: number;
             price?: components["schemas"]["MoneySpec"];
+            twoPort?: components["schemas"]["TwoPortSpec"];
+            /** Format: int32 */
+            ways?: number;
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -2940,6 +2948,8 @@ export interface components {
             to: number | null;
         };
         ElementResponse: {
+            /** @description true where it stands in another branch than this band goes through */
+            aside: boolean | null;
             id: string | null;
             /** Format: double */
             lossDb: number;
@@ -3018,6 +3028,26 @@ export interface components {
             /** Format: double */
             worstRelativeResidual: number;
         };
+        Fork: Omit<components["schemas"]["RunElement"], "kind"> & {
+            /** Format: double */
+            averagePowerW?: number;
+            /** @enum {string} */
+            form?: "DIPLEXER" | "SPLITTER";
+            id?: string;
+            /** Format: double */
+            impedanceOhm?: number;
+            name?: string;
+            /** Format: double */
+            peakVoltageV?: number;
+            ports?: components["schemas"]["PortSpec"][];
+            price?: components["schemas"]["MoneySpec"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "FORK";
+        };
         FoundKitResponse: {
             adapters: components["schemas"]["PackedAdapterResponse"][];
             bestIn: ("LEAST_LOSS" | "FEWEST_JOINTS" | "LEAST_MASS" | "LEAST_LEFT_OVER")[];
@@ -3034,7 +3064,7 @@ export interface components {
             pieces: components["schemas"]["LaidResponse"][];
             provenIn: ("LEAST_LOSS" | "FEWEST_JOINTS" | "LEAST_MASS" | "LEAST_LEFT_OVER")[];
             row: components["schemas"]["RowResponse"];
-            run: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            run: (components["schemas"]["Device"] | components["schemas"]["Fork"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Preamplifier"] | components["schemas"]["Transformer"])[];
             spare: components["schemas"]["SpareResponse"] | null;
         };
         GoToWorkshopRequest: {
@@ -3109,6 +3139,7 @@ export interface components {
         };
         Joint: Omit<components["schemas"]["RunElement"], "kind"> & {
             barrel?: boolean;
+            branch?: string;
             bump?: components["schemas"]["BumpSpec"];
             connectorKey?: string;
             id?: string;
@@ -3260,6 +3291,7 @@ export interface components {
             velocityPercent: number | null;
         };
         Line: Omit<components["schemas"]["RunElement"], "kind"> & {
+            branch?: string;
             cable?: components["schemas"]["CableSpec"];
             cableKey?: string;
             candidate?: boolean;
@@ -3352,7 +3384,7 @@ export interface components {
             swr?: number;
             /** Format: double */
             swrAtRadio?: number;
-            through?: (components["schemas"]["Device"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Transformer"])[];
+            through?: (components["schemas"]["Device"] | components["schemas"]["Fork"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Preamplifier"] | components["schemas"]["Transformer"])[];
         };
         LockerOverviewResponse: {
             /** Format: int64 */
@@ -3369,6 +3401,12 @@ export interface components {
             pieces: number;
             /** Format: int64 */
             retired: number;
+        };
+        LossPointSpec: {
+            /** Format: double */
+            frequencyMHz: number;
+            /** Format: double */
+            lossDb: number;
         };
         LossRangeResponse: {
             /** Format: double */
@@ -3865,6 +3903,41 @@ export interface components {
             /** Format: double */
             frequencyMHz: number;
         };
+        PointSpec: {
+            /** Format: double */
+            frequencyMHz: number;
+            s11: number[];
+            s12: number[];
+            s21: number[];
+            s22: number[];
+        };
+        PortSpec: {
+            branch: string;
+            lossByFrequency?: components["schemas"]["LossPointSpec"][];
+            /** Format: double */
+            lossDb?: number;
+            name?: string;
+        };
+        Preamplifier: Omit<components["schemas"]["RunElement"], "kind"> & {
+            branch?: string;
+            /** Format: double */
+            bypassLossDb?: number;
+            /** Format: double */
+            gainDb?: number;
+            id?: string;
+            /** Format: double */
+            largestInputDbm?: number;
+            name?: string;
+            /** Format: double */
+            noiseFigureDb?: number;
+            price?: components["schemas"]["MoneySpec"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "PREAMPLIFIER";
+        };
         PriceRequest: {
             currency: string;
             /** Format: double */
@@ -4024,6 +4097,10 @@ export interface components {
             antennaTemperatureK?: number;
             /** @enum {string} */
             environment?: "CITY" | "RESIDENTIAL" | "RURAL" | "QUIET_RURAL";
+            /** Format: double */
+            neighbourIsolationDb?: number;
+            /** Format: double */
+            neighbourPowerW?: number;
             /** Format: double */
             noiseFigureDb?: number;
             /** Format: double */
@@ -4589,6 +4666,7 @@ export interface components {
         Transformer: Omit<components["schemas"]["RunElement"], "kind"> & {
             /** Format: double */
             averagePowerW?: number;
+            branch?: string;
             id?: string;
             /** Format: double */
             impedanceRatio?: number;
@@ -4614,6 +4692,11 @@ export interface components {
             percentAtLastTest: number;
             /** Format: double */
             percentPerYear: number;
+        };
+        TwoPortSpec: {
+            points: components["schemas"]["PointSpec"][];
+            /** Format: double */
+            referenceOhm: number;
         };
         UncertaintyResponse: {
             /** Format: double */

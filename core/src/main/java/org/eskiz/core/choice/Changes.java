@@ -196,7 +196,8 @@ public record Changes(
     }
 
     private static Optional<RunAssessment> at(Comparison comparison, Row row, int band, double frequencyMHz) {
-        return comparison.assessment(comparison.place().filledWith(row.filling()), band, comparison.at(frequencyMHz));
+        return comparison.assessment(
+                comparison.place().filledWith(row.filling()), band, comparison.near(band, frequencyMHz));
     }
 
     private static double spareDb(Comparison comparison, Row row, int band, double frequencyMHz) {

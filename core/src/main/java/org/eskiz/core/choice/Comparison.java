@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
+import java.util.function.DoubleFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -150,12 +151,14 @@ public final class Comparison {
     public Curve overFrequency(List<Candidate> filling, List<Double> frequenciesMHz) {
         Run tried = place.filledWith(filling);
         return new Curve(frequenciesMHz.stream()
-                .map(f -> assessment(tried, nearestBand(f), at(f)))
+                .map(f -> assessment(tried, nearestBand(f), near(nearestBand(f), f)))
                 .toList());
     }
 
-    Conditions at(double frequencyMHz) {
-        return new Conditions(frequencyMHz, bands.get(0).conditions().ambientC());
+    /** Another frequency of the branch of a band. */
+    Conditions near(int band, double frequencyMHz) {
+        Conditions there = bands.get(band).conditions();
+        return new Conditions(frequencyMHz, there.ambientC(), there.branch());
     }
 
     /** A filling on one band, over the length of the replaced sections together; each keeps its share of it. */
@@ -177,18 +180,29 @@ public final class Comparison {
                 && row.cells().get(band).assessment().isPresent()) {
             return Optional.empty();
         }
+        if (place.sections().stream().noneMatch(i -> place.run().isOn(at.branch(), i))) {
+            return Optional.empty();
+        }
         double slowest =
                 filling.stream().mapToDouble(c -> c.cable().speed()).min().orElseThrow();
         StretchedRun stretched = StretchedRun.of(
                 place.filledWith(filling), place.sections(), bands.get(band).radio(), at, antennas.get(band));
-        return Optional.of(Reach.search(
-                l -> stretched
+        DoubleFunction<Optional<BandOutcome>> outcome = isHeardThroughAmplifiers(band)
+                ? l -> assessment(place.filledWith(filling, l), band)
+                        .map(a -> BandOutcome.atTheMean(bands.get(band), a, Margins.UNKNOWN))
+                : l -> stretched
                         .at(l)
-                        .map(losses -> leastSpareDb(
-                                new BandOutcome(bands.get(band), losses.totalDb(), losses.throughDb(), Margins.UNKNOWN),
-                                band))
-                        .orElse(Double.NEGATIVE_INFINITY),
+                        .map(losses -> new BandOutcome(
+                                bands.get(band), losses.totalDb(), losses.throughDb(), Margins.UNKNOWN));
+        return Optional.of(Reach.search(
+                l -> outcome.apply(l).map(o -> leastSpareDb(o, band)).orElse(Double.NEGATIVE_INFINITY),
                 slowest / (at.frequencyMHz() * 1e6) / 2));
+    }
+
+    /** Then it matters where in the run a loss lies, and every length is looked at whole. */
+    private boolean isHeardThroughAmplifiers(int band) {
+        return place.run().isAmplifying()
+                && onBand.get(band).stream().anyMatch(r -> r.figure() == BandFigure.RECEIVE_PENALTY);
     }
 
     /** How far a row goes before cost or mass miss what is asked of them; empty where nothing is, or they are not known. */
@@ -317,7 +331,7 @@ public final class Comparison {
                     assessment,
                     mean,
                     () -> unlucky(tried, band, mean.margins()),
-                    LineJunction.problems(tried.parts(), at.radio(), at.unit()),
+                    LineJunction.problems(tried.parts(at.conditions().branch()), at.radio(), at.unit()),
                     onBand.get(band));
             return new Cell(Optional.of(assessment), judgement);
         } catch (RunTooLossyException e) {

@@ -6,6 +6,7 @@ import java.util.Currency;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.IntStream;
 import org.eskiz.core.cable.Cable;
 import org.eskiz.core.cable.Mechanics;
@@ -112,7 +113,7 @@ public record ReplaceableRun(
             double share = now == 0 ? 1.0 / sections.size() : lengthM(sections.get(i)) / now;
             elements.set(sections.get(i), new Element.Line(filling.get(i).cable(), share * lengthM));
         }
-        return new Run(elements);
+        return run.with(elements);
     }
 
     /** The same place with its sections together of another length. */
@@ -136,7 +137,7 @@ public record ReplaceableRun(
                 elements.set(i, new Element.Line(off, line.lengthM()));
             }
         }
-        return new Run(elements);
+        return run.with(elements);
     }
 
     /** Whether any line may be off what is said of it. */
@@ -226,12 +227,11 @@ public record ReplaceableRun(
 
     /** Mass of so many metres of the run, counted from the antenna, as far as they lie in its sections. */
     private OptionalDouble massKg(List<Candidate> filling, double fromAntennaM) {
-        double left = fromAntennaM;
+        double[] hangingM = hangingM(fromAntennaM);
         double kg = 0;
         for (int i = run.elements().size() - 1; i >= 0; i--) {
-            if (run.elements().get(i) instanceof Element.Line line) {
-                double hanging = Math.min(left, line.lengthM());
-                left -= hanging;
+            if (run.elements().get(i) instanceof Element.Line) {
+                double hanging = hangingM[i];
                 int section = sections.indexOf(i);
                 if (section >= 0) {
                     OptionalDouble mass = filling.get(section).mechanics().massGPerM();
@@ -243,6 +243,23 @@ public record ReplaceableRun(
             }
         }
         return OptionalDouble.of(kg);
+    }
+
+    /** How much of each line lies within so many metres of an antenna; of what several branches share, the most of any. */
+    private double[] hangingM(double fromAntennaM) {
+        double[] hangingM = new double[run.elements().size()];
+        Set<String> branches = run.branches().isEmpty() ? Set.of(Run.COMMON) : Set.copyOf(run.branches());
+        for (String branch : branches) {
+            double left = fromAntennaM;
+            for (int i = run.elements().size() - 1; i >= 0; i--) {
+                if (run.isOn(branch, i) && run.elements().get(i) instanceof Element.Line line) {
+                    double hanging = Math.min(left, line.lengthM());
+                    hangingM[i] = Math.max(hangingM[i], hanging);
+                    left -= hanging;
+                }
+            }
+        }
+        return hangingM;
     }
 
     private Optional<Boolean> connectorsFit(List<Candidate> filling) {

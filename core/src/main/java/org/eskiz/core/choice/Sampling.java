@@ -97,9 +97,24 @@ final class Sampling {
     }
 
     private List<DrawnBand.Left> left(Run run, Unknowns unknowns) {
-        return prepared.computeIfAbsent(unknowns, this::prepare).stream()
-                .map(b -> b.left(run))
+        List<DrawnBand> drawn = prepared.computeIfAbsent(unknowns, this::prepare);
+        return IntStream.range(0, bands.size())
+                .mapToObj(b -> left(run, bands.get(b), drawn.get(b)))
                 .toList();
+    }
+
+    /** With amplifiers, noise meets what would cost as much before the bare receiver. */
+    private static DrawnBand.Left left(Run run, Band band, DrawnBand drawn) {
+        DrawnBand.Left left = drawn.left(run);
+        if (band.listening().isEmpty() || !run.isAmplifying()) {
+            return left;
+        }
+        return new DrawnBand.Left(
+                left.atAntenna(),
+                band.listening()
+                        .get()
+                        .receiver()
+                        .equivalentLeft(run.on(band.conditions().branch()), band.radio(), drawn.leftOfEach()));
     }
 
     private List<DrawnBand> prepare(Unknowns unknowns) {

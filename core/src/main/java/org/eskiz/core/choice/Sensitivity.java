@@ -55,7 +55,8 @@ final class Sensitivity {
 
     private double lossOf(int input, double deviations) {
         Conditions said = band.conditions();
-        var day = new Conditions(said.frequencyMHz(), said.ambientC() + unknowns.warmerC(input, deviations));
+        var day = new Conditions(
+                said.frequencyMHz(), said.ambientC() + unknowns.warmerC(input, deviations), said.branch());
         return lossDb(unknowns.deviating(run, input, deviations), day, antenna);
     }
 

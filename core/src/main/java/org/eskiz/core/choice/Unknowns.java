@@ -112,7 +112,7 @@ record Unknowns(List<Input> inputs, List<List<Integer>> elements, List<Double> s
         double[][] z = new double[inputs.size()][1];
         z[input][0] = deviations;
         Draws one = draws(z, 1);
-        return new Run(IntStream.range(0, standard.size())
+        return run.with(IntStream.range(0, standard.size())
                 .mapToObj(i -> deviating(run.elements().get(i), one.loss()[i][0], one.length()[i][0]))
                 .toList());
     }

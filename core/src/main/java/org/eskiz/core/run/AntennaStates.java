@@ -83,7 +83,7 @@ public final class AntennaStates {
             throw new ReadingSaysNothingException(reading.swr());
         }
         double referenceOhm = reading.referenceOhm().orElse(radio.impedanceOhm());
-        Run readThrough = reading.through().orElse(run);
+        Run readThrough = reading.through().orElse(run).on(conditions.branch());
         TwoPort whole = Chain.of(readThrough, conditions, radio.impedanceOhm()).whole();
         List<PortState> passive = atAllAngles(reading.swr(), referenceOhm).stream()
                 .map(whole::towardAntenna)

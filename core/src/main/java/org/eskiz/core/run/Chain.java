@@ -17,6 +17,7 @@ record Chain(List<Link> links, TwoPort whole) {
      */
     record Link(TwoPort twoPort, double matchedLossDb) {}
 
+    /** Of a run as it stands on one branch: see {@link Run#on}. */
     static Chain of(Run run, Conditions conditions, double radioOhm) {
         double[] heatDb = heatDb(run, conditions);
         Link[] links = new Link[heatDb.length];
@@ -64,15 +65,21 @@ record Chain(List<Link> links, TwoPort whole) {
                             .ofLength(line.lengthM()),
                     heatDb);
         }
+        if (element.isAbsent()) {
+            return new Link(TwoPort.THROUGH, 0);
+        }
+        if (element instanceof Element.Measured measured) {
+            return new Link(measured.table().twoPort(at.frequencyMHz()), heatDb);
+        }
         double ohm = run.standingOhm(index, radioOhm);
         TwoPort pad = TwoPort.pad(heatDb, ohm);
         if (element instanceof Element.Transformer t) {
             return new Link(pad.then(TwoPort.idealTransformer(t.impedanceRatio())), heatDb);
         }
-        return ((Element.Pad) element)
-                .bump()
-                .map(b -> pad.then(TwoPort.bump(b, at.frequencyMHz())))
-                .map(both -> new Link(both, both.insertionLossDb(ohm)))
-                .orElse(new Link(pad, heatDb));
+        if (element instanceof Element.Pad p && p.bump().isPresent()) {
+            TwoPort both = pad.then(TwoPort.bump(p.bump().get(), at.frequencyMHz()));
+            return new Link(both, both.insertionLossDb(ohm));
+        }
+        return new Link(pad, heatDb);
     }
 }

@@ -51,7 +51,8 @@ public final class DrawnBand {
     public record Left(double[] atAntenna, double[] through) {}
 
     /** What a run leaves; of a run beyond what can be assessed, as good as nothing. */
-    public Left left(Run run) {
+    public Left left(Run forking) {
+        Run run = forking.on(conditions.branch());
         if (run.elements().size() != elements.size() || behind.isEmpty() || hasOtherEnd(run)) {
             startAgain(run);
         }
@@ -119,6 +120,21 @@ public final class DrawnBand {
             atAntenna[k] = orNearlyNothing(through[k] * entering(atRadio, k, power));
         }
         return new Left(atAntenna, through);
+    }
+
+    /**
+     * What is left in each draw behind each element, on the way from the antenna's end of it to the radio's, of the run that was
+     * looked at last: one row an element.
+     */
+    public double[][] leftOfEach() {
+        double[][] left = new double[elements.size()][draws.count()];
+        for (int i = 0; i < left.length; i++) {
+            for (int k = 0; k < draws.count(); k++) {
+                left[i][k] = orNearlyNothing(
+                        behind.get(i + 1).power(k) / behind.get(i).power(k));
+            }
+        }
+        return left;
     }
 
     private static double orNearlyNothing(double left) {

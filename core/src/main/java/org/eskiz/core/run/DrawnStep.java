@@ -2,6 +2,7 @@ package org.eskiz.core.run;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.apache.commons.numbers.complex.Complex;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.unit.Decibels;
 
@@ -16,6 +17,12 @@ sealed interface DrawnStep {
         Element element = run.elements().get(index);
         if (element instanceof Element.Line line) {
             return List.of(line(line, index, at, draws, conductor));
+        }
+        if (element.isAbsent()) {
+            return List.of(new Turns(1));
+        }
+        if (element instanceof Element.Measured measured) {
+            return List.of(new Matrix(measured.table().twoPort(at.frequencyMHz())));
         }
         double ohm = run.standingOhm(index, radioOhm);
         List<DrawnStep> steps = new ArrayList<>();
@@ -68,6 +75,22 @@ sealed interface DrawnStep {
                 to.vi[k] = from.vi[k] / turns;
                 to.ir[k] = from.ir[k] * turns;
                 to.ii[k] = from.ii[k] * turns;
+            }
+        }
+    }
+
+    /** A two-port that was measured; what it does is not drawn. */
+    record Matrix(TwoPort twoPort) implements DrawnStep {
+
+        @Override
+        public void towardRadio(DrawnStates from, DrawnStates to) {
+            for (int k = 0; k < from.count(); k++) {
+                PortState there = twoPort.towardRadio(new PortState(
+                        Complex.ofCartesian(from.vr[k], from.vi[k]), Complex.ofCartesian(from.ir[k], from.ii[k])));
+                to.vr[k] = there.voltage().real();
+                to.vi[k] = there.voltage().imag();
+                to.ir[k] = there.current().real();
+                to.ii[k] = there.current().imag();
             }
         }
     }

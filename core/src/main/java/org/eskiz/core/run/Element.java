@@ -1,5 +1,6 @@
 package org.eskiz.core.run;
 
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.cable.Bump;
@@ -98,6 +99,109 @@ public sealed interface Element {
         @Override
         public boolean isExtrapolatedAt(double frequencyMHz) {
             return loss.isExtrapolatedAt(frequencyMHz);
+        }
+    }
+
+    /**
+     * A two-port that was measured whole, reflection and all.
+     *
+     * @param table of its scattering
+     */
+    record Measured(ScatteringTable table) implements Element {
+
+        @Override
+        public double heatDb(double frequencyMHz, double ambientC) {
+            return table.insertionLossDb(frequencyMHz);
+        }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            return table.isExtrapolatedAt(frequencyMHz);
+        }
+    }
+
+    /**
+     * An amplifier for what is received. What is sent goes round it: then it is a pad of the loss of its relays. What it does on
+     * receive is in {@link org.eskiz.core.receive}.
+     *
+     * @param gainDb at least 0
+     * @param noiseFigureDb at least 0
+     * @param bypassLossDb at least 0
+     * @param largestInputDbm that it bears without distortion; empty where nobody has said
+     */
+    record Preamplifier(double gainDb, double noiseFigureDb, double bypassLossDb, OptionalDouble largestInputDbm)
+            implements Element {
+
+        public Preamplifier {
+            Require.notNegative("gain in dB", gainDb);
+            Require.notNegative("noise figure in dB", noiseFigureDb);
+            Require.notNegative("loss on transmit in dB", bypassLossDb);
+        }
+
+        @Override
+        public double heatDb(double frequencyMHz, double ambientC) {
+            return bypassLossDb;
+        }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            return false;
+        }
+    }
+
+    /**
+     * Where a run forks: a diplexer, or a splitter. Its ports do not hear each other, so on each band it is a pad of the loss to
+     * the port of that band.
+     *
+     * @param ports by the branch that begins there
+     */
+    record Fork(Map<String, Pad> ports) implements Element {
+
+        public Fork {
+            ports = Map.copyOf(ports);
+            if (ports.size() < 2) {
+                throw new IllegalArgumentException("a fork has at least 2 ports, not " + ports.size());
+            }
+        }
+
+        /** On the way through one of its ports. */
+        Pad toward(String branch) {
+            Pad port = ports.get(branch);
+            if (port == null) {
+                throw new IllegalArgumentException("no port of the fork leads to \"" + branch + "\"");
+            }
+            return port;
+        }
+
+        @Override
+        public double heatDb(double frequencyMHz, double ambientC) {
+            throw new IllegalStateException("a fork is looked at on the way through one of its ports");
+        }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            throw new IllegalStateException("a fork is looked at on the way through one of its ports");
+        }
+    }
+
+    /** What stands in another branch than the one that is looked at: there is nothing of it there. */
+    record Aside() implements Element {
+
+        static final Aside ASIDE = new Aside();
+
+        @Override
+        public boolean isAbsent() {
+            return true;
+        }
+
+        @Override
+        public double heatDb(double frequencyMHz, double ambientC) {
+            return 0;
+        }
+
+        @Override
+        public boolean isExtrapolatedAt(double frequencyMHz) {
+            return false;
         }
     }
 }

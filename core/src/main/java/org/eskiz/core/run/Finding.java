@@ -38,4 +38,7 @@ public sealed interface Finding {
 
     /** The line is flat behind a unit at the antenna, but not of the radio's impedance. */
     record ReflectsAtRadio(double reflectionLossDb, double swrAtRadio) implements Finding {}
+
+    /** What is sent goes round a preamplifier, and loses so much there. */
+    record PreamplifierBypassed(int element, double lossDb) implements Finding {}
 }

@@ -66,6 +66,7 @@ public final class Findings {
         }
         findings.addAll(estimatedTransformers(run, a));
         if (a.radio().powerW().isPresent()) {
+            findings.addAll(bypassed(run));
             findings.addAll(unknownRatings(run, ratings, unit, a.radio()));
         }
         return findings;
@@ -91,6 +92,14 @@ public final class Findings {
                         && losses.get(i).lossDb() > losses.get(i).matchedLossDb())
                 .<Finding>mapToObj(
                         i -> new Finding.TransformerEstimated(i, losses.get(i).lossDb()))
+                .toList();
+    }
+
+    private static List<Finding> bypassed(Run run) {
+        return IntStream.range(0, run.elements().size())
+                .filter(i -> run.elements().get(i) instanceof Element.Preamplifier)
+                .<Finding>mapToObj(i -> new Finding.PreamplifierBypassed(
+                        i, ((Element.Preamplifier) run.elements().get(i)).bypassLossDb()))
                 .toList();
     }
 

@@ -20,7 +20,7 @@ public final class LoadTransformation {
             throw new ReadingSaysNothingException(
                     StandingWave.swrOf(seen(atRadio).reflection(radio.impedanceOhm())));
         }
-        TwoPort whole = Chain.of(run, at, radio.impedanceOhm()).whole();
+        TwoPort whole = Chain.of(run.on(at.branch()), at, radio.impedanceOhm()).whole();
         PortState antenna = whole.towardAntenna(seen(atRadio));
         Complex ohm = antenna.impedance();
         if (!(antenna.power() > 0) || !Double.isFinite(ohm.real()) || !Double.isFinite(ohm.imag())) {

@@ -35,7 +35,7 @@ public record Radio(
     }
 
     /** Loss of the matching unit, 0 where there is none. */
-    double unitLossDb() {
+    public double unitLossDb() {
         return matching == Matching.NONE ? 0 : matchingLossDb;
     }
 

@@ -26,11 +26,11 @@ public final class RunAssessment {
     private final AntennaStates antenna;
 
     private RunAssessment(Run run, Radio radio, Conditions conditions, AntennaStates antenna) {
-        this.run = run;
+        this.run = run.on(conditions.branch());
         this.radio = radio;
         this.conditions = conditions;
-        this.chain = Chain.of(run, conditions, radio.impedanceOhm());
-        this.atAntenna = endOfRun(run, radio, antenna);
+        this.chain = Chain.of(this.run, conditions, radio.impedanceOhm());
+        this.atAntenna = endOfRun(this.run, radio, antenna);
         this.angles = LoadAngles.solve(chain.whole(), atAntenna, radio);
         this.antenna = antenna;
     }
@@ -59,7 +59,7 @@ public final class RunAssessment {
         return EndStates.atResistance(run.flatTerminationOhm(radio.impedanceOhm()));
     }
 
-    /** What was assessed. */
+    /** What was assessed: of a run that forks, what stands on the way of this band. */
     public Run run() {
         return run;
     }
@@ -218,6 +218,21 @@ public final class RunAssessment {
                         chain.links().get(i).matchedLossDb(),
                         watts(sent[i] * wattsPerSent),
                         watts(sent[i + 1] * wattsPerSent)))
+                .toList();
+    }
+
+    /**
+     * What each element loses at each angle of the load, dB, in order from the radio: one row an angle. The means of them are
+     * no losses of a mean; those are in {@link #elements()}.
+     */
+    public List<double[]> elementLossesAtEachAngleDb() {
+        return IntStream.range(0, atAntenna.count())
+                .mapToObj(k -> {
+                    double[] powers = boundaryPowers(atAntenna.state(k));
+                    return IntStream.range(0, powers.length - 1)
+                            .mapToDouble(i -> Decibels.lossBetween(powers[i], powers[i + 1]))
+                            .toArray();
+                })
                 .toList();
     }
 

@@ -46,7 +46,7 @@ public record RunProfile(List<LineProfile> lines, List<PadProfile> pads) {
             if (elements.get(i) instanceof Element.Line line) {
                 lines.add(LineTracer.along(assessment, i, fromRadioM).profile(i));
                 fromRadioM += line.lengthM();
-            } else {
+            } else if (!(elements.get(i) instanceof Element.Aside)) {
                 pads.add(pad(i, assessment));
             }
         }

@@ -33,6 +33,10 @@ public record StrainBound(int element, double voltageRms, double equivalentMatch
         double swr = 0;
         for (int i = elements.size() - 1; i >= 0; i--) {
             Element element = elements.get(i);
+            if (element instanceof Element.Aside) {
+                bounds[i] = new StrainBound(i, 0, 0);
+                continue;
+            }
             double ownOhm = antennaSideOhm(a, i);
             swr = swr == 0 ? greatestSwr(a, ownOhm) : swr * step(ohm, ownOhm);
             if (element instanceof Element.Line line) {
@@ -40,8 +44,13 @@ public record StrainBound(int element, double voltageRms, double equivalentMatch
             } else if (element instanceof Element.Pad pad && pad.bump().isPresent()) {
                 swr *= swrOf(pad.bump().get(), ownOhm, a.conditions().frequencyMHz());
             }
+            double greatest = swr;
+            if (element instanceof Element.Measured measured) {
+                swr = measured.table().greatestSwr(a.conditions().frequencyMHz(), swr);
+                greatest = Math.max(greatest, swr);
+            }
             bounds[i] = new StrainBound(
-                    i, Math.sqrt(enteringW * Math.max(ownOhm, radioSideOhm(a, i)) * swr), enteringW * swr);
+                    i, Math.sqrt(enteringW * Math.max(ownOhm, radioSideOhm(a, i)) * greatest), enteringW * greatest);
             ohm = radioSideOhm(a, i);
         }
         return bounds;

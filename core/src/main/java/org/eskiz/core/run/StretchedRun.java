@@ -21,12 +21,16 @@ public final class StretchedRun {
     private final double lossDbPerM;
     private final double frequencyMHz;
 
-    private StretchedRun(Run run, List<Integer> at, Radio radio, Conditions conditions, AntennaStates antenna) {
+    private StretchedRun(Run forking, List<Integer> all, Radio radio, Conditions conditions, AntennaStates antenna) {
         this.radio = radio;
         this.frequencyMHz = conditions.frequencyMHz();
-        double lengthM = at.stream().mapToDouble(i -> line(run, i).lengthM()).sum();
+        double lengthM =
+                all.stream().mapToDouble(i -> line(forking, i).lengthM()).sum();
+        Run run = forking.on(conditions.branch());
+        List<Integer> at =
+                all.stream().filter(i -> forking.isOn(conditions.branch(), i)).toList();
         this.shares = at.stream()
-                .map(i -> lengthM == 0 ? 1.0 / at.size() : line(run, i).lengthM() / lengthM)
+                .map(i -> lengthM == 0 ? 1.0 / all.size() : line(run, i).lengthM() / lengthM)
                 .toList();
         this.sections = at.stream()
                 .map(i -> LineConstants.of(line(run, i).cable(), frequencyMHz, conditions.ambientC()))

@@ -52,4 +52,9 @@ public final class Decibels {
     public static double rangeLeft(double lossDb) {
         return Math.sqrt(fractionLeft(lossDb));
     }
+
+    /** Ratio of powers of a gain or of a noise figure, from dB. */
+    public static double ratio(double db) {
+        return Math.pow(10, db / 10);
+    }
 }

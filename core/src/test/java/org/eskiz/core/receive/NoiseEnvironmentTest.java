@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -43,14 +42,5 @@ class NoiseEnvironmentTest {
     void lossUnderMuchNoiseCostsNothing() {
         // f_a = 10 000, l·f_r = 10 against 5: (9999 + 10)/(9999 + 5) = 1.0005, 0.00217 dB
         assertThat(new Receiver(6.9897).penaltyDb(10_000, 3.0103)).isCloseTo(0.00217, within(1e-5));
-    }
-
-    @Test
-    void aPreamplifierHidesWhatIsBehindIt() {
-        // F1 = 2, G = 100, run and receiver 10: 2 + 9/100 = 2.09 in place of 10, f_a = 2, receiver 5: (1 + 2.09)/(1 +
-        // 5)
-        var preamplifier = new Receiver.Preamplifier(20, 3.010299957);
-        assertThat(new Receiver(6.989700043, Optional.of(preamplifier)).penaltyDb(2, 3.010299957))
-                .isCloseTo(10 * Math.log10(3.09 / 6), within(1e-6));
     }
 }

@@ -2,10 +2,8 @@ package org.eskiz.core.receive;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 import static org.eskiz.core.ReferenceCases.assertAgrees;
 
-import java.util.Optional;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -45,16 +43,6 @@ class ReceiverTest {
             assertThat(penalty).isGreaterThanOrEqualTo(before - 1e-9);
             before = penalty;
         }
-    }
-
-    @Test
-    void aPreamplifierAtTheAntennaMakesUpForTheRun() {
-        double external = NoiseEnvironment.QUIET_RURAL.noiseFactor(432, 80);
-        double bare = new Receiver(3).penaltyDb(external, 3);
-        double amplified = new Receiver(3, Optional.of(new Receiver.Preamplifier(20, 0.5))).penaltyDb(external, 3);
-        assertThat(amplified).isNegative().isLessThan(bare);
-        double through = new Receiver(3, Optional.of(new Receiver.Preamplifier(0, 0))).penaltyDb(external, 3);
-        assertThat(through).isCloseTo(bare, within(1e-9));
     }
 
     @Test

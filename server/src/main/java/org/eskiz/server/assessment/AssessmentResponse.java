@@ -77,5 +77,8 @@ public record AssessmentResponse(List<BandResponse> bands) {
             Double powerInW,
 
             @Schema(description = "null for a receiver") @Nullable
-            Double powerOutW) {}
+            Double powerOutW,
+
+            @Schema(description = "true where it stands in another branch than this band goes through") @Nullable
+            Boolean aside) {}
 }

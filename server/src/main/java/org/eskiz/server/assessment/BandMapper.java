@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.eskiz.core.exposure.Exposure;
+import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Run;
 import org.eskiz.core.run.RunAssessment;
 import org.eskiz.core.unit.Decibels;
@@ -33,7 +34,7 @@ public final class BandMapper {
         this.radio = request.radio();
         this.elements = request.run();
         this.surroundings = new Surroundings(request.receiver(), request.exposure());
-        this.findings = new FindingMapper(catalogue, radio, elements, run);
+        this.findings = new FindingMapper(catalogue, radio, elements, run, surroundings);
     }
 
     public AssessmentResponse.BandResponse band(BandSpec band, RunAssessment a) {
@@ -72,7 +73,8 @@ public final class BandMapper {
                     e.lossDb(),
                     e.matchedLossDb(),
                     boxed(e.powerInW()),
-                    boxed(e.powerOutW())));
+                    boxed(e.powerOutW()),
+                    a.run().elements().get(answers.size()) instanceof Element.Aside ? true : null));
         }
         return answers;
     }

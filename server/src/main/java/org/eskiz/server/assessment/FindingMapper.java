@@ -3,7 +3,9 @@ package org.eskiz.server.assessment;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.eskiz.core.run.Element;
 import org.eskiz.core.run.Finding;
 import org.eskiz.core.run.Findings;
@@ -16,6 +18,7 @@ import org.eskiz.server.document.DocumentMapper;
 import org.eskiz.server.document.RadioSpec;
 import org.eskiz.server.document.RatingsMapper;
 import org.eskiz.server.document.RunElement;
+import org.eskiz.server.document.Surroundings;
 
 /** Writes what the core found about a run on a band. */
 final class FindingMapper {
@@ -24,14 +27,17 @@ final class FindingMapper {
     private final RadioSpec radio;
     private final List<RunElement> elements;
     private final Run run;
+    private final Surroundings surroundings;
 
     /**
      * @param catalogue where keys are looked up
      * @param elements as requested
      * @param run the same for the core
+     * @param surroundings what is known of what stands around
      */
-    FindingMapper(Catalogue catalogue, RadioSpec radio, List<RunElement> elements, Run run) {
+    FindingMapper(Catalogue catalogue, RadioSpec radio, List<RunElement> elements, Run run, Surroundings surroundings) {
         this.catalogue = catalogue;
+        this.surroundings = surroundings;
         this.radio = radio;
         this.elements = elements;
         this.run = run;
@@ -41,15 +47,27 @@ final class FindingMapper {
         List<OptionalDouble> pieceLengthsM =
                 elements.stream().map(this::pieceLengthM).toList();
         var ratings = new RatingsMapper(catalogue);
-        return Findings.of(
+        Stream<FindingResponse> ofRun = Findings.of(
                         elements.stream().map(e -> e.isBalancedIn(catalogue)).toList(),
                         pieceLengthsM,
                         elements.stream().map(ratings::of).toList(),
                         DocumentMapper.unit(radio),
                         a)
                 .stream()
-                .map(f -> response(f, band))
-                .toList();
+                .map(f -> response(f, band));
+        return Stream.concat(ofRun, overload(band, a).stream()).toList();
+    }
+
+    private Optional<FindingResponse> overload(BandSpec band, RunAssessment a) {
+        OptionalDouble overDb = surroundings.overloadDb(a);
+        return overDb.isEmpty() || overDb.getAsDouble() <= 0
+                ? Optional.empty()
+                : Optional.of(new FindingResponse(
+                        "PREAMPLIFIER_OVERLOADED",
+                        FindingResponse.Severity.CAUTION,
+                        null,
+                        band.id(),
+                        Map.of("overDb", overDb.getAsDouble())));
     }
 
     private OptionalDouble pieceLengthM(RunElement element) {
@@ -73,6 +91,13 @@ final class FindingMapper {
             return estimated(f, band);
         } else if (finding instanceof Finding.RatingUnknown f) {
             return ratingUnknown(f, band);
+        } else if (finding instanceof Finding.PreamplifierBypassed f) {
+            return new FindingResponse(
+                    "PREAMPLIFIER_BYPASSED",
+                    FindingResponse.Severity.INFO,
+                    elements.get(f.element()).id(),
+                    band.id(),
+                    Map.of("element", f.element(), "lossDb", f.lossDb()));
         } else if (finding instanceof Finding.NoLoad f) {
             return swr("NO_LOAD", band, f.swr(), f.fromSwr());
         } else if (finding instanceof Finding.RadioSeesSwr f) {
@@ -85,6 +110,14 @@ final class FindingMapper {
 
     private FindingResponse extrapolated(Finding.Extrapolated f, BandSpec band) {
         RunElement asked = elements.get(f.element());
+        if (asked instanceof RunElement.Device || asked instanceof RunElement.Fork) {
+            return new FindingResponse(
+                    "EXTRAPOLATED_DEVICE",
+                    FindingResponse.Severity.INFO,
+                    asked.id(),
+                    band.id(),
+                    Map.of("element", f.element(), "frequencyMHz", band.frequencyMHz()));
+        }
         boolean isLine = run.elements().get(f.element()) instanceof Element.Line;
         String what = isLine ? sheetName((RunElement.Line) asked) : ((RunElement.Joint) asked).connectorKey();
         return new FindingResponse(

@@ -4,6 +4,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
+import java.util.stream.Stream;
 import org.eskiz.server.problem.Within;
 
 /**
@@ -37,6 +38,27 @@ public record AssessmentSpec(
 
     public static final int MOST_ELEMENTS = 64;
     public static final int MOST_BANDS = 64;
+
+    /** A preamplifier that is stated beside the run, as it was before, is read into the run: it stands at the antenna. */
+    public AssessmentSpec {
+        if (receiver != null && receiver.preamplifierGainDb() != null && run != null) {
+            run = Stream.concat(run.stream(), Stream.of(preamplifier(receiver))).toList();
+            receiver = receiver.withoutPreamplifier();
+        }
+    }
+
+    private static RunElement preamplifier(ReceiverSpec receiver) {
+        return new RunElement.Preamplifier(
+                "preamplifier",
+                null,
+                receiver.preamplifierGainDb(),
+                receiver.preamplifierNoiseFigureDb(),
+                null,
+                null,
+                true,
+                null,
+                null);
+    }
 
     /** The same with another run. */
     public AssessmentSpec withRun(List<RunElement> other) {

@@ -5,7 +5,11 @@ import org.eskiz.core.run.Matching;
 import org.eskiz.server.problem.PlainText;
 import org.eskiz.server.problem.Within;
 
-/** One band; what it says of the radio stands in place of the radio's own. */
+/**
+ * One band; what it says of the radio stands in place of the radio's own.
+ *
+ * @param branch of a forking run, through which it goes; null for a run that does not fork
+ */
 public record BandSpec(
         @PlainText(max = 64) String id,
         @PlainText(max = 120) String name,
@@ -21,4 +25,6 @@ public record BandSpec(
         Boolean foldback,
 
         @Within(what = "antenna gain in dBi", min = -60, max = 80)
-        Double antennaGainDbi) {}
+        Double antennaGainDbi,
+
+        @PlainText(max = 64) String branch) {}

@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNullElse;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Collectors;
 import org.eskiz.core.cable.Attenuation;
 import org.eskiz.core.cable.AttenuationPoint;
 import org.eskiz.core.cable.Bump;
@@ -27,6 +28,7 @@ public final class DocumentMapper {
     private static final double DEFAULT_IMPEDANCE_OHM = 50;
     private static final double DEFAULT_AMBIENT_C = 20;
     private static final double DEFAULT_DUTY = 1;
+    private static final int FEWEST_WAYS = 2;
     private static final RadioSpec UNSTATED_RADIO = new RadioSpec(null, null, null, null, null, null, null, null, null);
 
     private final Catalogue catalogue;
@@ -48,7 +50,15 @@ public final class DocumentMapper {
     private record Terms(Double flatJointLossDb, boolean isWet) {}
 
     private Run run(List<RunElement> elements, Terms terms) {
-        return new Run(elements.stream().map(e -> element(e, terms)).toList());
+        List<Element> inOrder = elements.stream().map(e -> element(e, terms)).toList();
+        return elements.stream().noneMatch(RunElement.Fork.class::isInstance)
+                ? new Run(inOrder)
+                : new Run(
+                        inOrder, elements.stream().map(e -> branch(e.branch())).toList());
+    }
+
+    private static String branch(String named) {
+        return requireNonNullElse(named, Run.COMMON);
     }
 
     public List<Band> bands(AssessmentSpec request) {
@@ -58,7 +68,7 @@ public final class DocumentMapper {
         return request.bands().stream()
                 .map(b -> new Band(
                         radio(radio, b),
-                        new Conditions(b.frequencyMHz(), ambientC),
+                        new Conditions(b.frequencyMHz(), ambientC, branch(b.branch())),
                         // nobody knows the weather of the day of a reading
                         load(b.load(), new Terms(request.flatJointLossDb(), false)),
                         duty(radio, b),
@@ -112,10 +122,54 @@ public final class DocumentMapper {
             return joint(joint, terms.flatJointLossDb());
         }
         if (element instanceof RunElement.Device device) {
-            return new Element.Pad(flat(device.lossDb()), optional(device.impedanceOhm()));
+            return device(device);
+        }
+        if (element instanceof RunElement.Preamplifier p) {
+            return new Element.Preamplifier(
+                    p.gainDb(),
+                    requireNonNullElse(p.noiseFigureDb(), RunElement.Preamplifier.USUAL_NOISE_FIGURE_DB),
+                    requireNonNullElse(p.bypassLossDb(), 0.0),
+                    optional(p.largestInputDbm()));
+        }
+        if (element instanceof RunElement.Fork fork) {
+            return fork(fork);
         }
         var transformer = (RunElement.Transformer) element;
         return new Element.Transformer(transformer.impedanceRatio(), flat(transformer.lossDb()));
+    }
+
+    private static Element device(RunElement.Device device) {
+        if (device.twoPort() != null) {
+            return new Element.Measured(ScatteringMapper.table(device.twoPort()));
+        }
+        InsertionLoss loss = loss(device.lossDb(), device.lossByFrequency());
+        return new Element.Pad(
+                device.form() == RunElement.DeviceForm.SPLITTER
+                        ? new InsertionLoss.Split(requireNonNullElse(device.ways(), FEWEST_WAYS), loss)
+                        : loss,
+                optional(device.impedanceOhm()));
+    }
+
+    private static Element fork(RunElement.Fork fork) {
+        return new Element.Fork(fork.ports().stream()
+                .collect(Collectors.toMap(
+                        RunElement.PortSpec::branch,
+                        port -> new Element.Pad(port(fork, port), optional(fork.impedanceOhm())))));
+    }
+
+    private static InsertionLoss port(RunElement.Fork fork, RunElement.PortSpec port) {
+        InsertionLoss loss = loss(port.lossDb(), port.lossByFrequency());
+        return fork.form() == RunElement.ForkForm.SPLITTER
+                ? new InsertionLoss.Split(fork.ports().size(), loss)
+                : loss;
+    }
+
+    private static InsertionLoss loss(Double lossDb, List<LossPointSpec> byFrequency) {
+        return byFrequency == null || byFrequency.isEmpty()
+                ? flat(lossDb)
+                : new InsertionLoss.Table(byFrequency.stream()
+                        .map(p -> new InsertionLoss.Table.Point(p.frequencyMHz(), p.lossDb()))
+                        .toList());
     }
 
     /**

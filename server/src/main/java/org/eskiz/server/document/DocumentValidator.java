@@ -29,6 +29,7 @@ public final class DocumentValidator {
             errors.add("bands", "must be at least one band");
         }
         each("run", request.run(), this::complete);
+        new ForkValidator(errors).check(request);
         each("bands", request.bands(), this::complete);
     }
 
@@ -88,7 +89,71 @@ public final class DocumentValidator {
             }
         } else if (element instanceof RunElement.Transformer transformer) {
             require(path + ".impedanceRatio", transformer.impedanceRatio());
+        } else if (element instanceof RunElement.Device device) {
+            complete(path, device);
+        } else if (element instanceof RunElement.Preamplifier preamplifier) {
+            require(path + ".gainDb", preamplifier.gainDb());
+        } else if (element instanceof RunElement.Fork fork) {
+            require(path + ".ports", fork.ports());
+            each(path + ".ports", fork.ports(), (where, port) -> oneLoss(where, port.lossDb(), port.lossByFrequency()));
         }
+    }
+
+    private void complete(String path, RunElement.Device device) {
+        oneLoss(path, device.lossDb(), device.lossByFrequency());
+        if (device.ways() != null && device.form() != RunElement.DeviceForm.SPLITTER) {
+            errors.add(path + ".ways", "belongs to a device of the form SPLITTER");
+        }
+        if (device.twoPort() == null) {
+            return;
+        }
+        boolean hasMore = device.lossDb() != null || device.lossByFrequency() != null || device.ways() != null;
+        if (hasMore) {
+            errors.add(path + ".twoPort", "says all of its loss: no lossDb, lossByFrequency or ways beside it");
+        }
+        passive(path + ".twoPort.points", device.twoPort());
+    }
+
+    /** A loss is one number or a table, whose frequencies rise. */
+    private void oneLoss(String path, Double lossDb, List<LossPointSpec> byFrequency) {
+        if (byFrequency == null) {
+            return;
+        }
+        if (lossDb != null) {
+            errors.add(path + ".lossByFrequency", "stands in place of lossDb, not beside it");
+        }
+        if (byFrequency.isEmpty()) {
+            errors.add(path + ".lossByFrequency", "must be at least one point");
+        }
+        rising(
+                path + ".lossByFrequency",
+                byFrequency.stream().map(LossPointSpec::frequencyMHz).toList());
+    }
+
+    private void rising(String path, List<Double> frequenciesMHz) {
+        for (int i = 1; i < frequenciesMHz.size(); i++) {
+            if (frequenciesMHz.get(i) <= frequenciesMHz.get(i - 1)) {
+                errors.add(
+                        path + "[" + i + "].frequencyMHz",
+                        "must be above the %s MHz before it, not %s"
+                                .formatted(frequenciesMHz.get(i - 1), frequenciesMHz.get(i)));
+            }
+        }
+    }
+
+    private void passive(String path, TwoPortSpec twoPort) {
+        rising(
+                path,
+                twoPort.points().stream()
+                        .map(TwoPortSpec.PointSpec::frequencyMHz)
+                        .toList());
+        each(path, twoPort.points(), (where, point) -> {
+            try {
+                ScatteringMapper.point(point);
+            } catch (IllegalArgumentException e) {
+                errors.add(where, e.getMessage());
+            }
+        });
     }
 
     public void complete(String path, CableSpec cable) {

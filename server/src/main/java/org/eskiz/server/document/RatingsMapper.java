@@ -27,11 +27,15 @@ public final class RatingsMapper {
         if (element instanceof RunElement.Joint joint) {
             return of(joint);
         }
-        return element instanceof RunElement.Device d
-                ? device(d.averagePowerW(), d.peakVoltageV())
-                : device(
-                        ((RunElement.Transformer) element).averagePowerW(),
-                        ((RunElement.Transformer) element).peakVoltageV());
+        if (element instanceof RunElement.Device d) {
+            return device(d.averagePowerW(), d.peakVoltageV());
+        }
+        if (element instanceof RunElement.Fork f) {
+            return device(f.averagePowerW(), f.peakVoltageV());
+        }
+        return element instanceof RunElement.Transformer t
+                ? device(t.averagePowerW(), t.peakVoltageV())
+                : Ratings.UNKNOWN;
     }
 
     public Ratings of(RunElement.Line line) {

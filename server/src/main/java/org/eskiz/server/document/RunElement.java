@@ -5,6 +5,9 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
 import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.catalogue.CableType;
@@ -19,7 +22,9 @@ import org.eskiz.server.problem.Within;
     @JsonSubTypes.Type(value = RunElement.Line.class, name = "LINE"),
     @JsonSubTypes.Type(value = RunElement.Joint.class, name = "JOINT"),
     @JsonSubTypes.Type(value = RunElement.Device.class, name = "DEVICE"),
-    @JsonSubTypes.Type(value = RunElement.Transformer.class, name = "TRANSFORMER")
+    @JsonSubTypes.Type(value = RunElement.Transformer.class, name = "TRANSFORMER"),
+    @JsonSubTypes.Type(value = RunElement.Preamplifier.class, name = "PREAMPLIFIER"),
+    @JsonSubTypes.Type(value = RunElement.Fork.class, name = "FORK")
 })
 @Schema(
         discriminatorProperty = "kind",
@@ -27,7 +32,9 @@ import org.eskiz.server.problem.Within;
             @DiscriminatorMapping(value = "LINE", schema = RunElement.Line.class),
             @DiscriminatorMapping(value = "JOINT", schema = RunElement.Joint.class),
             @DiscriminatorMapping(value = "DEVICE", schema = RunElement.Device.class),
-            @DiscriminatorMapping(value = "TRANSFORMER", schema = RunElement.Transformer.class)
+            @DiscriminatorMapping(value = "TRANSFORMER", schema = RunElement.Transformer.class),
+            @DiscriminatorMapping(value = "PREAMPLIFIER", schema = RunElement.Preamplifier.class),
+            @DiscriminatorMapping(value = "FORK", schema = RunElement.Fork.class)
         })
 public sealed interface RunElement {
 
@@ -42,6 +49,9 @@ public sealed interface RunElement {
 
     /** What it costs as one piece; null where not known, and for what is priced by the metre or as a connector. */
     MoneySpec price();
+
+    /** The branch of a forking run in which it stands; null for what is common to all. */
+    String branch();
 
     /** Whether nothing of it is bought: it is there, or it is a piece of the locker. */
     default boolean isOwned() {
@@ -72,7 +82,8 @@ public sealed interface RunElement {
 
             Boolean candidate,
             Boolean owned,
-            @Valid MoneySpec price)
+            @Valid MoneySpec price,
+            @PlainText(max = 64) String branch)
             implements RunElement {
 
         @Override
@@ -82,12 +93,12 @@ public sealed interface RunElement {
 
         /** The same, left to the ledger. */
         public Line upForChoice() {
-            return new Line(id, name, cableKey, pieceId, cable, lengthM, true, owned, price);
+            return new Line(id, name, cableKey, pieceId, cable, lengthM, true, owned, price, branch);
         }
 
         /** The same place and length with another cable in it, of which nothing is owned yet. */
         public Line with(String otherName, String otherKey, UUID otherPiece, CableSpec otherCable) {
-            return new Line(id, otherName, otherKey, otherPiece, otherCable, lengthM, candidate, null, null);
+            return new Line(id, otherName, otherKey, otherPiece, otherCable, lengthM, candidate, null, null, branch);
         }
 
         /** What the catalogue or the locker says of it; empty for a cable written out, or where neither knows it. */
@@ -125,25 +136,99 @@ public sealed interface RunElement {
             @Valid BumpSpec bump,
             Boolean barrel,
             Boolean owned,
-            @Valid MoneySpec price)
+            @Valid MoneySpec price,
+            @PlainText(max = 64) String branch)
             implements RunElement {
 
         /** A mated pair as it is typical of its connector. */
         public static Joint of(String connectorKey) {
-            return new Joint(null, null, connectorKey, null, null, null, null, null, null);
+            return new Joint(null, null, connectorKey, null, null, null, null, null, null, null);
         }
     }
 
     /**
-     * Anything else that loses a stated amount: an arrestor, a switch, a filter.
+     * Anything else that loses a stated amount: an arrestor, a switch, a filter, one port of a splitter.
      *
+     * @param form what it is; null for anything else
+     * @param lossDb at every frequency; of a splitter what it loses beyond the split
+     * @param lossByFrequency the same as a table, in place of {@code lossDb}
+     * @param twoPort as it was measured, reflection and all, in place of both
+     * @param ways of a splitter: how many ports share the power
      * @param averagePowerW that it bears; null where nobody has said, here and below
      * @param peakVoltageV likewise
      */
     record Device(
             @PlainText(max = 64) String id,
             @PlainText(max = 120) String name,
+            DeviceForm form,
             @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Size(max = LossPointSpec.MOST, message = "must be at most {max} points")
+            List<@Valid @NotNull(message = "must be a point, not null") LossPointSpec> lossByFrequency,
+
+            @Valid TwoPortSpec twoPort,
+
+            @Within(what = "number of ways", min = 2, max = 64)
+            Integer ways,
+
+            @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
+            Double impedanceOhm,
+
+            @Within(what = Ranges.AVERAGE_POWER, min = 1e-3, max = 1e7)
+            Double averagePowerW,
+
+            @Within(what = Ranges.PEAK_VOLTAGE, min = 1, max = 1e6)
+            Double peakVoltageV,
+
+            Boolean owned,
+            @Valid MoneySpec price,
+            @PlainText(max = 64) String branch)
+            implements RunElement {}
+
+    /**
+     * An amplifier for what is received; what is sent goes round it.
+     *
+     * @param noiseFigureDb default 1
+     * @param bypassLossDb on transmit, default 0
+     * @param largestInputDbm that it bears without distortion; null where nobody has said
+     */
+    record Preamplifier(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+
+            @Within(what = "gain in dB", min = 0, max = 60) Double gainDb,
+
+            @Within(what = "noise figure in dB", min = 0, max = 40)
+            Double noiseFigureDb,
+
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double bypassLossDb,
+
+            @Within(what = "largest input in dBm", min = -100, max = 60)
+            Double largestInputDbm,
+
+            Boolean owned,
+            @Valid MoneySpec price,
+            @PlainText(max = 64) String branch)
+            implements RunElement {
+
+        static final double USUAL_NOISE_FIGURE_DB = 1;
+    }
+
+    /**
+     * Where the run forks: each of its ports leads to a branch, and does not hear the others. With branches before it as well as
+     * behind another, it joins two radios on one line.
+     *
+     * @param form a diplexer by default
+     * @param impedanceOhm of its ports; default the one it stands in
+     * @param averagePowerW through any of its ports
+     */
+    record Fork(
+            @PlainText(max = 64) String id,
+            @PlainText(max = 120) String name,
+            ForkForm form,
+
+            @Size(min = 2, max = 8, message = "must be {min} to {max} ports")
+            List<@Valid @NotNull(message = "must be a port, not null") PortSpec> ports,
 
             @Within(what = Ranges.IMPEDANCE, min = 1, max = 2000)
             Double impedanceOhm,
@@ -156,7 +241,49 @@ public sealed interface RunElement {
 
             Boolean owned,
             @Valid MoneySpec price)
-            implements RunElement {}
+            implements RunElement {
+
+        /** A fork is common to all of its branches. */
+        @Override
+        public String branch() {
+            return null;
+        }
+    }
+
+    /** What a device is. */
+    enum DeviceForm {
+        ARRESTOR,
+        ATTENUATOR,
+        BIAS_TEE,
+        DIPLEXER_PORT,
+        FILTER,
+        SPLITTER,
+        SWITCH
+    }
+
+    /** How a fork shares the power out: by frequency, or in equal parts. */
+    enum ForkForm {
+        DIPLEXER,
+        SPLITTER
+    }
+
+    /**
+     * A port of a fork.
+     *
+     * @param branch that begins there
+     * @param name what the operator calls it; null for none
+     * @param lossDb of a diplexer to this port, of a splitter beyond the split; default 0
+     * @param lossByFrequency the same as a table, in place of it
+     */
+    record PortSpec(
+            @NotNull(message = "must be given") @PlainText(max = 64)
+            String branch,
+
+            @PlainText(max = 120) String name,
+            @Within(what = Ranges.LOSS, min = 0, max = 60) Double lossDb,
+
+            @Size(max = LossPointSpec.MOST, message = "must be at most {max} points")
+            List<@Valid @NotNull(message = "must be a point, not null") LossPointSpec> lossByFrequency) {}
 
     /** A transformer; its ratio is antenna side over radio side. */
     record Transformer(
@@ -175,6 +302,7 @@ public sealed interface RunElement {
             Double peakVoltageV,
 
             Boolean owned,
-            @Valid MoneySpec price)
+            @Valid MoneySpec price,
+            @PlainText(max = 64) String branch)
             implements RunElement {}
 }

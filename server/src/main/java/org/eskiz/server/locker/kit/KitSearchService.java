@@ -284,6 +284,7 @@ class KitSearchService {
 
         /** The run with the kit in the place of its section; couplings with what is known take the place of the joints there. */
         private List<RunElement> runOf(Kit kit) {
+            String branch = run.get(section).branch();
             int from = kit.atRadio().isPresent() && isJoint(section - 1) ? section - 1 : section;
             int to = kit.atAntenna().isPresent() && isJoint(section + 1) ? section + 1 : section;
             List<RunElement> made = new ArrayList<>(run.subList(0, from));
@@ -294,7 +295,7 @@ class KitSearchService {
                 }
                 Usable u = usable.get(kit.pieces().get(i).piece().id());
                 made.add(new RunElement.Line(
-                        null, u.label(), null, u.id(), null, u.piece().lengthM(), true, null, null));
+                        null, u.label(), null, u.id(), null, u.piece().lengthM(), true, null, null, branch));
             }
             kit.atAntenna().ifPresent(c -> made.addAll(joints(c)));
             made.addAll(run.subList(to + 1, run.size()));
