@@ -85,6 +85,21 @@ export function useLedger(request: ComparisonRequest | null) {
   });
 }
 
+/** What a run does on its bands, apart from any ledger. */
+export function useAssessment(request: Schemas['AssessmentSpec'] | null) {
+  return useQuery({
+    queryKey: ['assessment', request],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST('/api/assessments', { body: request as Schemas['AssessmentSpec'], signal }),
+      ),
+    enabled: request !== null,
+    placeholderData: keepPreviousData,
+    staleTime: 60_000,
+    gcTime: 60_000,
+  });
+}
+
 /** What the log of the bench is searched by. */
 export type BenchSearch = NonNullable<operations['listTests']['parameters']['query']>;
 

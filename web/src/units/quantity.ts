@@ -32,7 +32,10 @@ export type QuantityKind =
   | 'bore'
   | 'radius'
   | 'percentOff'
-  | 'voltage';
+  | 'voltage'
+  | 'level'
+  | 'isolation'
+  | 'count';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
@@ -106,6 +109,9 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   bore: MILLIMETRES,
   radius: MILLIMETRES,
   percentOff: { '%': 1, percent: 1 },
+  level: { dbm: 1 },
+  isolation: { db: 1 },
+  count: { '': 1 },
   voltage: { v: 1, volt: 1, volts: 1, kv: 1000, k: 1000 },
   temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
@@ -181,6 +187,9 @@ const EXAMPLES: Record<QuantityKind, string> = {
   radius: '50 mm or 2 in',
   percentOff: '10 %',
   voltage: '1250 V or 1.2 kV',
+  level: '-10 dBm',
+  isolation: '30 dB',
+  count: '4',
   temperature: '20 °C or 68 °F',
 };
 

@@ -30,5 +30,8 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   radius: { min: 0.1, max: 100_000 },
   percentOff: { min: 0, max: 90 },
   voltage: { min: 1, max: 1_000_000 },
+  level: { min: -100, max: 60 },
+  isolation: { min: 0, max: 200 },
+  count: { min: 2, max: 64 },
   temperature: { min: -60, max: 120 },
 };

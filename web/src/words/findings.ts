@@ -1,7 +1,7 @@
 /** What an operator should know about a run, in sentences. */
 
 import type { Finding } from '../api';
-import { fixed, lengthText, plain, powerText, significant, tied } from '../units';
+import { fixed, frequencyText, lengthText, plain, powerText, significant, tied } from '../units';
 import type { LengthUnit } from '../units';
 
 /** Below this a margin fails, and below the second it is met with little to spare. */
@@ -73,6 +73,14 @@ export function findingText(finding: Finding, elementName: string): string | nul
       const { piece, lengthM, inRunM } = finding.values as Record<string, string | number>;
       return `${piece} is ${plain(Number(lengthM), 2)} m long now, and stands here with ${plain(Number(inRunM), 2)} m: take it out and put it in again.`;
     }
+    case 'EXTRAPOLATED_DEVICE':
+      return `${elementName} is not known at ${frequencyText(Number(finding.values.frequencyMHz))}: the nearest figure of its table stands in.`;
+    case 'PREAMPLIFIER_BYPASSED': {
+      const lossDb = Number(finding.values.lossDb);
+      return `${elementName} is gone round on transmit${lossDb > 0 ? `, which takes ${fixed(lossDb, 2)} dB` : ''}; its gain counts on receive alone.`;
+    }
+    case 'PREAMPLIFIER_OVERLOADED':
+      return `The transmitter near by reaches the preamplifier ${fixed(Number(finding.values.overDb), 0)} dB above what it bears: put a filter before it, or more distance between the antennas.`;
     case 'REFLECTS_AT_RADIO':
       return 'The line is flat, but not of the radio’s impedance: it still reflects there.';
     default:

@@ -17,6 +17,10 @@ export const sentences = {
     'At full power; the margins take in the mode and the temperature of the day. Not in it: current on the outside of the shield. Keep hands off a mismatched line while it is keyed.',
   pdfFailed: 'The PDF could not be written; print, and choose a file there.',
   assumedRange: 'An assumption, for a unit built into a radio: type what yours copes with.',
+  neverSendIntoIt:
+    'Sending into a preamplifier destroys it: its relays must switch before the radio sends, by its own sensing or by the radio’s line.',
+  preamplifierIsAnElement:
+    'A preamplifier is a part of the run: put it where it stands, at the mast or anywhere else.',
   tailMoves: 'The tail alone has to move and to bend again and again.',
   nearIsAnEstimate:
     'In the main direction, with reflection from the ground, averaged over the mode and half an hour. An estimate: local rules and a qualified person decide.',

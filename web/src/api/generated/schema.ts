@@ -1938,6 +1938,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/two-ports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a two-port sweep says of a device, for an element of a run */
+        post: operations["readTwoPort"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/workshops": {
         parameters: {
             query?: never;
@@ -3041,6 +3058,8 @@ export interface components {
             peakVoltageV?: number;
             ports?: components["schemas"]["PortSpec"][];
             price?: components["schemas"]["MoneySpec"];
+            /** @enum {string} */
+            toward?: "RADIOS" | "ANTENNAS";
         } & {
             /**
              * @description discriminator enum property added by openapi-typescript
@@ -4692,6 +4711,23 @@ export interface components {
             percentAtLastTest: number;
             /** Format: double */
             percentPerYear: number;
+        };
+        TwoPortFileRequest: {
+            fileName: string;
+            text: string;
+        };
+        TwoPortFileResponse: {
+            points: components["schemas"]["TwoPortPointResponse"][];
+            /** Format: double */
+            referenceOhm: number;
+        };
+        TwoPortPointResponse: {
+            /** Format: double */
+            frequencyMHz: number;
+            s11: number[];
+            s12: number[];
+            s21: number[];
+            s22: number[];
         };
         TwoPortSpec: {
             points: components["schemas"]["PointSpec"][];
@@ -7946,6 +7982,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TransferFile"];
+                };
+            };
+        };
+    };
+    readTwoPort: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TwoPortFileRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TwoPortFileResponse"];
                 };
             };
         };

@@ -7,12 +7,15 @@ import { useSheet } from '../sheetContext';
 
 /** A band more: of the region's usual ones, or one to be given a frequency by hand. */
 export function AddBand() {
-  const { plan, command, address } = useSheet();
+  const { plan, band: inFocus, command, address } = useSheet();
   const { settings } = usePreferences();
   const present = bandsOf(plan).map((b) => b.frequencyMHz ?? 0);
 
   function add(offered: Offered, close: () => void) {
-    const band = newBand(offered.name, offered.frequencyMHz);
+    const band = {
+      ...newBand(offered.name, offered.frequencyMHz),
+      ...(inFocus?.branch && { branch: inFocus.branch }),
+    };
     command({ do: 'addBand', band });
     address.put({ band: band.id });
     close();

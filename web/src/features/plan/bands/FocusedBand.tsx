@@ -2,7 +2,8 @@ import { Choice, Fact, OpensInPlace, QuantityField } from '../../../ui';
 import { frequencyText, nameAfter, plain } from '../../../units';
 import { words } from '../../../words';
 import type { Band, Matching } from '../document/model';
-import { bandName, bandsOf, matchingOn, usualMatching } from '../document/model';
+import { portsOf } from '../document/branches';
+import { bandName, bandsOf, matchingOn, runOf, usualMatching } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { LoadFields } from './LoadFields';
 import { LoadFile } from './LoadFile';
@@ -48,8 +49,24 @@ export function FocusedBand({ band, index }: { band: Band; index: number }) {
         options={MATCHINGS}
         onChange={(matching) => command({ do: 'setMatching', band: index, matching })}
       />
+      <Branch band={band} index={index} />
       <MoreOfBand band={band} index={index} />
     </span>
+  );
+}
+
+/** Through which branch it goes, where the run forks. */
+function Branch({ band, index }: { band: Band; index: number }) {
+  const { plan, command } = useSheet();
+  const ports = portsOf(runOf(plan));
+  if (ports.length === 0) return null;
+  return (
+    <Choice
+      label="branch"
+      value={band.branch ?? ''}
+      options={ports.map((p) => ({ value: p.branch, text: p.name ?? p.branch }))}
+      onChange={(branch) => command({ do: 'changeBand', band: index, change: { branch } })}
+    />
   );
 }
 

@@ -1,3 +1,5 @@
+import type { Fork } from './branches';
+import { forked, unforked } from './branches';
 import type {
   Assessment,
   Band,
@@ -38,6 +40,7 @@ type Step =
   | { do: 'setLength'; element: number; lengthM: number; stroke?: string }
   | { do: 'changeElement'; element: number; to: Element }
   | { do: 'addElements'; at: number; elements: Element[] }
+  | { do: 'fork'; at: number; fork: Fork }
   | { do: 'moveElement'; from: number; to: number }
   | { do: 'removeElement'; element: number }
   | { do: 'duplicateElement'; element: number }
@@ -111,10 +114,14 @@ function applied(plan: Plan, command: Command): Plan {
           .toSpliced(command.at, 0, ...command.elements)
           .slice(0, MOST_ELEMENTS),
       );
+    case 'fork':
+      return forked(plan, command.at, command.fork);
     case 'moveElement':
       return moveElement(plan, command.from, command.to);
     case 'removeElement':
-      return withRun(plan, runOf(plan).toSpliced(command.element, 1));
+      return runOf(plan)[command.element]?.kind === 'FORK'
+        ? unforked(plan, command.element)
+        : withRun(plan, runOf(plan).toSpliced(command.element, 1));
     case 'duplicateElement':
       return withRun(
         plan,

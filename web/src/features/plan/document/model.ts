@@ -1,4 +1,5 @@
 import { frequencyText } from '../../../units';
+import { newId } from './id';
 import type { ComparisonRequest, Schemas, StoredPlan } from '../../../api';
 
 export type Document = Schemas['PlanDocument'];
@@ -164,10 +165,7 @@ export function comparisonOf(
   };
 }
 
-/** Names an element or a band of one plan. */
-export function newId(): string {
-  return crypto.randomUUID().slice(0, 8);
-}
+export { newId };
 
 export function band(name: string, frequencyMHz: number): Band {
   return {

@@ -1,10 +1,11 @@
 import type { BandAssessment } from '../../../api';
 import { Choice, Fact, OpensInPlace, QuantityField } from '../../../ui';
 import { plain, tied } from '../../../units';
-import { receiveSentence, words } from '../../../words';
+import { receiveSentence, sentences, words } from '../../../words';
 import { bandName } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { NearTheAntenna } from './NearTheAntenna';
+import { Neighbour } from './Neighbour';
 
 const ENVIRONMENTS = (['CITY', 'RESIDENTIAL', 'RURAL', 'QUIET_RURAL'] as const).map((value) => ({
   value,
@@ -72,20 +73,8 @@ function OnReceive({ assessment }: Props) {
                   onTrouble={(message) => trouble('noise figure', message)}
                 />
               </Fact>
-              <Fact label="preamplifier at the antenna">
-                <QuantityField
-                  label="gain of the preamplifier"
-                  kind="elementLoss"
-                  unit="db"
-                  unitLabel="dB"
-                  value={receiver.preamplifierGainDb ?? 0}
-                  show={(v) => plain(v, 1)}
-                  say={(v) => `${plain(v, 1)} dB`}
-                  onCommit={(gain) => change({ preamplifierGainDb: gain > 0 ? gain : undefined })}
-                  onTrouble={(message) => trouble('preamplifier', message)}
-                />
-              </Fact>
-              <p className="text-small text-soft">0 dB for none. Its own noise figure is 1 dB.</p>
+              <p className="text-small text-soft">{sentences.preamplifierIsAnElement}</p>
+              <Neighbour receiver={receiver} change={change} />
             </>
           )}
         </OpensInPlace>

@@ -2,6 +2,9 @@ import { useState } from 'react';
 import { usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace, useTyped } from '../../../ui';
+import { branchAt } from '../document/branches';
+import type { Element } from '../document/model';
+import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { notKnown, offersFor } from './readElement';
 
@@ -33,7 +36,7 @@ export function AddHere(props: Props) {
 }
 
 function Offers({ at, close }: { at: number; close: () => void }) {
-  const { catalogue, connectors, command } = useSheet();
+  const { plan, band, catalogue, connectors, command } = useSheet();
   const { lengths } = usePreferences();
   const [typed, setTyped] = useState('');
   const [marked, setMarked] = useState(0);
@@ -48,11 +51,17 @@ function Offers({ at, close }: { at: number; close: () => void }) {
   function take(index: number) {
     const offer = offers[index];
     if (!offer) return;
-    command({
-      do: 'addElements',
-      at,
-      elements: Array.from({ length: offer.count ?? 1 }, () => offer.element()),
-    });
+    const element = offer.element();
+    if (element.kind === 'FORK') {
+      command({ do: 'fork', at, fork: element });
+    } else {
+      const branch = branchAt(runOf(plan), at, band);
+      command({
+        do: 'addElements',
+        at,
+        elements: Array.from({ length: offer.count ?? 1 }, () => inBranch(offer.element(), branch)),
+      });
+    }
     close();
   }
 
@@ -118,4 +127,8 @@ function Offers({ at, close }: { at: number; close: () => void }) {
       )}
     </>
   );
+}
+
+function inBranch(element: Element, branch: string | undefined): Element {
+  return branch === undefined || element.kind === 'FORK' ? element : { ...element, branch };
 }

@@ -1,12 +1,13 @@
-import type { ComponentProps } from 'react';
 import { HouseLink } from '../../../app/HouseLink';
-import { Fact, QuantityField, Select, TextField } from '../../../ui';
-import { plain, powerText } from '../../../units';
+import { Fact, QuantityField, Select } from '../../../ui';
+import { plain } from '../../../units';
 import type { Element, Joint, Line } from '../document/model';
 import { useSheet } from '../sheetContext';
+import { Amount, Bears, Loss, Name } from './ElementAmounts';
+import { DeviceLoss } from './DeviceLoss';
 import { shortConnector } from './elements';
-
-type Rated = Extract<Element, { kind: 'DEVICE' | 'TRANSFORMER' }>;
+import { ForkFacts } from './ForkFacts';
+import { PreamplifierFacts } from './PreamplifierFacts';
 
 interface Props {
   element: Element;
@@ -48,10 +49,14 @@ export function ElementFacts({ element, index, name }: Props & { name: string })
       return (
         <>
           <Name element={element} index={index} />
-          <Loss element={element} index={index} />
+          <DeviceLoss device={element} index={index} />
           <Bears element={element} index={index} />
         </>
       );
+    case 'PREAMPLIFIER':
+      return <PreamplifierFacts preamplifier={element} index={index} />;
+    case 'FORK':
+      return <ForkFacts fork={element} index={index} />;
     case 'TRANSFORMER':
       return (
         <>
@@ -189,103 +194,5 @@ function JointLoss({
         </Fact>
       )}
     </>
-  );
-}
-
-function Name({ element, index }: Props) {
-  const { command } = useSheet();
-  return (
-    <Fact label="name">
-      <TextField
-        label="name of the device"
-        value={element.name ?? ''}
-        onCommit={(name) =>
-          command({ do: 'changeElement', element: index, to: { ...element, name } })
-        }
-      />
-    </Fact>
-  );
-}
-
-function Loss({ element, index }: { element: Exclude<Element, Line>; index: number }) {
-  const { command } = useSheet();
-  return (
-    <Amount
-      of={{ element, index }}
-      fact="loses"
-      label="own loss"
-      name="loss"
-      kind="elementLoss"
-      unit="db"
-      unitLabel="dB"
-      value={element.lossDb ?? 0}
-      say={(v) => `${plain(v)} dB`}
-      onCommit={(lossDb) =>
-        command({ do: 'changeElement', element: index, to: { ...element, lossDb } })
-      }
-    />
-  );
-}
-
-/** What its maker says that it bears; what nobody has said is not judged. */
-function Bears({ element, index }: { element: Rated; index: number }) {
-  const { command } = useSheet();
-  const change = (to: Partial<Rated>) =>
-    command({ do: 'changeElement', element: index, to: { ...element, ...to } });
-  return (
-    <>
-      <Amount
-        of={{ element, index }}
-        fact="bears on average"
-        label="average power it bears"
-        name="bears"
-        kind="power"
-        unit="w"
-        unitLabel="W"
-        value={element.averagePowerW}
-        say={powerText}
-        onCommit={(averagePowerW) => change({ averagePowerW })}
-      />
-      <Amount
-        of={{ element, index }}
-        fact="and at the peak"
-        label="peak voltage it bears"
-        name="peak"
-        kind="voltage"
-        unit="v"
-        unitLabel="V"
-        value={element.peakVoltageV}
-        say={(v) => `${plain(v)} V`}
-        onCommit={(peakVoltageV) => change({ peakVoltageV })}
-      />
-    </>
-  );
-}
-
-/** One number of an element, in its own unit. */
-function Amount({
-  of: { element, index },
-  fact,
-  name,
-  ...field
-}: Pick<
-  ComponentProps<typeof QuantityField>,
-  'label' | 'kind' | 'unit' | 'unitLabel' | 'value' | 'say' | 'onCommit'
-> & {
-  of: Props;
-  fact: string;
-  /** By which its draft and its trouble are kept. */
-  name: string;
-}) {
-  const { trouble } = useSheet();
-  return (
-    <Fact label={fact}>
-      <QuantityField
-        {...field}
-        keptAs={`${name} ${element.id ?? index}`}
-        show={(v) => plain(v)}
-        onTrouble={(message) => trouble(`${name} ${index}`, message)}
-      />
-    </Fact>
   );
 }

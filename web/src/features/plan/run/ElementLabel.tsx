@@ -1,8 +1,8 @@
-import { fixed, powerText } from '../../../units';
+import { powerText } from '../../../units';
 import type { Element } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { ElementPanel } from './ElementPanel';
-import { elementName, heatOf } from './elements';
+import { changeDb, elementName, heatOf } from './elements';
 import type { Named } from './elements';
 import { LengthField } from './LengthField';
 
@@ -47,7 +47,7 @@ export function ElementLabel({
       <span
         className={`figures whitespace-nowrap text-soft ${width < TIGHT ? 'text-tight tracking-tight' : 'text-small'}`}
       >
-        {lossDb !== undefined && `${fixed(-lossDb, 2)} dB`}
+        {changeDb(element, lossDb, !sheet.hasWatts)}
         {width >= ROOMY && heatW !== null && `, ${powerText(heatW)} heat`}
       </span>
     </>

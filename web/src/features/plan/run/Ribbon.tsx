@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
 import { useWidth } from '../../../ui';
 import { shownReading } from '../../../units';
+import { isAside } from '../document/branches';
 import { cableOf, MOST_ELEMENTS, powerOn, runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { AddHere } from './AddHere';
@@ -14,7 +15,7 @@ import { RadioBox } from './RadioBox';
 import type { PlaceOnRibbon } from './RibbonDrawing';
 import { RibbonDrawing } from './RibbonDrawing';
 import { RibbonLabels } from './RibbonLabels';
-import { LEAST_WIDTH, levelsOf, slotsOf, trueScale } from './ribbonLayout';
+import { LEAST_WIDTH, levelsOf, sizedOn, slotsOf, trueScale } from './ribbonLayout';
 import { ANTENNA_WIDTH, endOf, LEAST_RUN_WIDTH, RADIO_WIDTH, RUN_LEFT } from './ribbonPlaces';
 import { RunTable } from './RunTable';
 import { TrueScale } from './TrueScale';
@@ -29,15 +30,16 @@ export function Ribbon() {
   const { reading } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const run = runOf(plan);
-  const walk = useWalk(run.length, command, cableOf(run));
+  const walk = useWalk(run.length, command, cableOf(run), (i) => isAside(run[i], band));
+  const sized = sizedOn(run, band);
   const [asTable, setAsTable] = useState(false);
   const [place, setPlace] = useState<PlaceOnRibbon | null>(null);
   const runWidth = Math.max(
     LEAST_RUN_WIDTH,
-    LEAST_WIDTH * run.length,
+    LEAST_WIDTH * sized.filter((_, i) => !isAside(run[i], band)).length,
     width - RUN_LEFT - ANTENNA_WIDTH,
   );
-  const drag = useRunDrag(run, slotsOf(run, runWidth), command);
+  const drag = useRunDrag(sized, slotsOf(sized, runWidth), command);
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const end = RUN_LEFT + endOf(drag.slots, runWidth);
@@ -65,7 +67,7 @@ export function Ribbon() {
           <Gaps drag={drag} runWidth={runWidth} current={walk.current} />
         )}
         <RibbonLabels drag={drag} walk={walk} runWidth={runWidth} />
-        <TrueScale spans={trueScale(run)} left={RUN_LEFT} width={runWidth} />
+        <TrueScale spans={trueScale(sized)} left={RUN_LEFT} width={runWidth} />
         <button
           type="button"
           aria-expanded={asTable}
@@ -85,7 +87,8 @@ export function Ribbon() {
 
 /** Where a line is drawn longer or shorter. */
 function Handles({ drag }: { drag: RunDrag }) {
-  const run = runOf(useSheet().plan);
+  const { plan, band } = useSheet();
+  const run = sizedOn(runOf(plan), band);
   return drag.slots.map(
     (slot, i) =>
       run[i]?.kind === 'LINE' && (
@@ -112,15 +115,18 @@ function Gaps({
   current: number;
 }) {
   const sheet = useSheet();
-  return [...drag.slots.map((s) => s.x), endOf(drag.slots, runWidth)].map((x, at) => (
-    <span key={at} className="absolute top-0" style={{ left: RUN_LEFT + x - 12 }}>
-      <AddHere
-        at={at}
-        label={gapLabel(sheet, at)}
-        text={<PlusMark />}
-        isStop={at === current + 1}
-        className="flex h-6 w-6 items-center justify-center text-soft opacity-0 group-focus-within/run:opacity-100 group-hover/run:opacity-100 hover:text-blue focus:opacity-100 print:hidden"
-      />
-    </span>
-  ));
+  const run = runOf(sheet.plan);
+  return [...drag.slots.map((s) => s.x), endOf(drag.slots, runWidth)].map((x, at) =>
+    isAside(run[at], sheet.band) ? null : (
+      <span key={at} className="absolute top-0" style={{ left: RUN_LEFT + x - 12 }}>
+        <AddHere
+          at={at}
+          label={gapLabel(sheet, at)}
+          text={<PlusMark />}
+          isStop={at === current + 1}
+          className="flex h-6 w-6 items-center justify-center text-soft opacity-0 group-focus-within/run:opacity-100 group-hover/run:opacity-100 hover:text-blue focus:opacity-100 print:hidden"
+        />
+      </span>
+    ),
+  );
 }

@@ -2,12 +2,14 @@ import { PatternLines } from '@visx/pattern';
 import { usePreferences } from '../../../app/preferences';
 import { figureOf, levelText, shownReading } from '../../../units';
 import type { Reading } from '../../../units';
+import { isAside } from '../document/branches';
 import { bandName, powerOn, runOf } from '../document/model';
 import type { Sheet } from '../sheetContext';
 import { asAnswered, useSheet } from '../sheetContext';
-import { AntennaMark, BOTTOM, BreakMark, ElementMark, PreamplifierMark, TOP } from './marks';
+import { BranchLanes, lanesOf } from './BranchLanes';
+import { AntennaMark, BOTTOM, BreakMark, ElementMark, TOP } from './marks';
 import { Outline, Power } from './Power';
-import { isCompressed, levelsOf, placeAt } from './ribbonLayout';
+import { isCompressed, levelsOf, placeAt, sizedOn } from './ribbonLayout';
 import type { Place } from './ribbonLayout';
 import {
   ANTENNA_WIDTH,
@@ -15,6 +17,7 @@ import {
   dropX,
   endOf,
   HEIGHT,
+  LANE_HEIGHT,
   middleOf,
   RUN_LEFT,
   STUB,
@@ -46,18 +49,17 @@ export function RibbonDrawing({
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const end = endOf(slots, runWidth);
-  const preamplifierDb =
-    radioW === null ? plan.document.assessment?.receiver?.preamplifierGainDb : undefined;
+  const lanes = lanesOf(run, band);
   return (
     <svg
       width={RUN_LEFT + runWidth + ANTENNA_WIDTH}
-      height={HEIGHT}
+      height={HEIGHT + lanes.length * LANE_HEIGHT}
       className={`block ${stale ? 'opacity-40' : ''}`}
       role="img"
       aria-label={told(asAnswered(sheet), shown)}
       onPointerMove={(e) => {
         const x = e.clientX - e.currentTarget.getBoundingClientRect().left - RUN_LEFT;
-        const at = x >= 0 && x <= runWidth ? placeAt(run, slots, x) : null;
+        const at = x >= 0 && x <= runWidth ? placeAt(sizedOn(run, band), slots, x) : null;
         onPlace(at && { ...at, x });
       }}
       onPointerLeave={() => onPlace(null)}
@@ -91,7 +93,7 @@ export function RibbonDrawing({
           />
         )}
         <AntennaMark x={end} />
-        {preamplifierDb !== undefined && <PreamplifierMark x={end - 16} gainDb={preamplifierDb} />}
+        <BranchLanes lanes={lanes} slots={slots} end={end} />
       </g>
     </svg>
   );
@@ -119,22 +121,25 @@ function Levels({ drag, end }: { drag: RunDrag; end: number }) {
 
 /** The elements; each opens as its name below does. A line drawn shorter than it is has a break. */
 function Marks({ drag }: { drag: RunDrag }) {
-  const run = runOf(useSheet().plan);
-  const compressed = isCompressed(run, drag.slots);
+  const { plan, band } = useSheet();
+  const run = runOf(plan);
+  const compressed = isCompressed(sizedOn(run, band), drag.slots);
   return (
     <>
       {drag.slots.map(
         (slot, i) => compressed[i] && <BreakMark key={i} x={slot.x + slot.width / 2} />,
       )}
-      {run.map((element, i) => (
-        <g
-          key={element.id ?? i}
-          className="cursor-pointer"
-          onClick={(e) => openElement(e.currentTarget, i)}
-        >
-          <ElementMark element={element} x={middleOf(drag.slots[i])} />
-        </g>
-      ))}
+      {run.map((element, i) =>
+        isAside(element, band) ? null : (
+          <g
+            key={element.id ?? i}
+            className="cursor-pointer"
+            onClick={(e) => openElement(e.currentTarget, i)}
+          >
+            <ElementMark element={element} x={middleOf(drag.slots[i])} />
+          </g>
+        ),
+      )}
     </>
   );
 }
@@ -144,11 +149,13 @@ function LevelFigures({ drag, shown }: { drag: RunDrag; shown: Reading }) {
   const levels = assessment ? levelsOf(assessment, powerOn(plan, band)) : [];
   return (
     <g className="figures" fontSize="11" fill="var(--ink)">
-      {levels.map((level, i) => (
-        <text key={i} x={boundaryX(drag.slots, i)} y={28} textAnchor="middle">
-          {figureOf(level, shown)}
-        </text>
-      ))}
+      {levels.map((level, i) =>
+        i > 0 && drag.slots[i - 1]?.width === 0 ? null : (
+          <text key={i} x={boundaryX(drag.slots, i)} y={28} textAnchor="middle">
+            {figureOf(level, shown)}
+          </text>
+        ),
+      )}
     </g>
   );
 }

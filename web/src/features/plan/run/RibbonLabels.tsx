@@ -1,3 +1,4 @@
+import { isAside } from '../document/branches';
 import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { ElementLabel } from './ElementLabel';
@@ -15,7 +16,7 @@ export function RibbonLabels({
   walk: Walk;
   runWidth: number;
 }) {
-  const { plan } = useSheet();
+  const { plan, band } = useSheet();
   const { slots, carried } = drag;
   return (
     <ol
@@ -24,26 +25,28 @@ export function RibbonLabels({
       style={{ marginLeft: RUN_LEFT, width: runWidth }}
       onKeyDown={walk.onKeyDown}
     >
-      {runOf(plan).map((element, i) => (
-        <li
-          key={element.id ?? i}
-          className={`absolute flex touch-none flex-col items-center text-center ${carried?.index === i ? 'z-10 cursor-grabbing bg-paper opacity-70' : ''}`}
-          style={{
-            left: slots[i]?.x ?? 0,
-            width: slots[i]?.width ?? 0,
-            transform: carried?.index === i ? `translateX(${carried.byPx}px)` : undefined,
-          }}
-          onFocus={() => walk.setCurrent(i)}
-          onPointerDown={(e) => drag.carry(i, e)}
-        >
-          <ElementLabel
-            element={element}
-            index={i}
-            width={slots[i]?.width ?? 0}
-            isStop={i === walk.current}
-          />
-        </li>
-      ))}
+      {runOf(plan).map((element, i) =>
+        isAside(element, band) ? null : (
+          <li
+            key={element.id ?? i}
+            className={`absolute flex touch-none flex-col items-center text-center ${carried?.index === i ? 'z-10 cursor-grabbing bg-paper opacity-70' : ''}`}
+            style={{
+              left: slots[i]?.x ?? 0,
+              width: slots[i]?.width ?? 0,
+              transform: carried?.index === i ? `translateX(${carried.byPx}px)` : undefined,
+            }}
+            onFocus={() => walk.setCurrent(i)}
+            onPointerDown={(e) => drag.carry(i, e)}
+          >
+            <ElementLabel
+              element={element}
+              index={i}
+              width={slots[i]?.width ?? 0}
+              isStop={i === walk.current}
+            />
+          </li>
+        ),
+      )}
     </ol>
   );
 }

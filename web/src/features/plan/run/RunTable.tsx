@@ -2,6 +2,7 @@ import type { BandAssessment } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { fixed, levelText, lengthText, powerText } from '../../../units';
 import type { Level, Reading } from '../../../units';
+import { isAside } from '../document/branches';
 import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { elementName, heatOf, KIND_WORDS } from './elements';
@@ -41,6 +42,7 @@ export function RunTable({ levels, shown }: { levels: Level[]; shown: Reading })
       </thead>
       <tbody>
         {runOf(sheet.plan).map((element, i) => {
+          if (isAside(element, sheet.band)) return null;
           const figures = assessment?.elements[i];
           return (
             <tr key={element.id ?? i} className="border-b border-hairline">

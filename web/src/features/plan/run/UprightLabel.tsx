@@ -1,8 +1,9 @@
 import { usePreferences } from '../../../app/preferences';
-import { fixed } from '../../../units';
 import type { Element } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { lengthLabel } from './ElementLabel';
+import { changeDb } from './elements';
+import { OtherWays } from './OtherWays';
 import { ElementPanel } from './ElementPanel';
 import { LengthField } from './LengthField';
 
@@ -18,10 +19,11 @@ export function UprightLabel({ element, index, reading, isStop }: Labelled) {
   const sheet = useSheet();
   const { lengths } = usePreferences();
   const loss = sheet.assessment?.elements[index]?.lossDb;
+  const change = changeDb(element, loss, !sheet.hasWatts);
   const figures = (
     <span className="figures text-fine text-soft">
       {reading}
-      {loss !== undefined && `, ${fixed(-loss, 2)} dB`}
+      {change !== null && `, ${change}`}
     </span>
   );
   const name = (
@@ -37,6 +39,7 @@ export function UprightLabel({ element, index, reading, isStop }: Labelled) {
       <span className="flex flex-wrap items-center gap-x-3">
         {name}
         {figures}
+        {element.kind === 'FORK' && <OtherWays />}
       </span>
     );
   }

@@ -3,6 +3,7 @@ import { usePreferences } from '../../../app/preferences';
 import { figureOf, shownReading, unitOf } from '../../../units';
 import type { Level } from '../../../units';
 import type { Element } from '../document/model';
+import { isAside } from '../document/branches';
 import { cableOf, powerOn, runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { UprightLabel } from './UprightLabel';
@@ -23,7 +24,7 @@ export function UprightRibbon() {
   const { plan, band, assessment, profile, stale, command } = useSheet();
   const { reading } = usePreferences();
   const run = runOf(plan);
-  const walk = useWalk(run.length, command, cableOf(run));
+  const walk = useWalk(run.length, command, cableOf(run), (i) => isAside(run[i], band));
   const radioW = powerOn(plan, band);
   const shown = shownReading(reading, radioW !== null);
   const levels = assessment ? levelsOf(assessment, radioW) : [];
@@ -47,6 +48,7 @@ export function UprightRibbon() {
       <ol aria-label="elements from antenna to radio" onKeyDown={walk.onKeyDown}>
         {run
           .map((element, i) => ({ element, i }))
+          .filter(({ element }) => !isAside(element, band))
           .toReversed()
           .map(({ element, i }) => (
             <li

@@ -1,5 +1,6 @@
 import type { BandAssessment, CableType, Connector } from '../../../api';
-import { plain } from '../../../units';
+import { fixed, plain } from '../../../units';
+import type { Fork } from '../document/branches';
 import type { Element } from '../document/model';
 
 /** What an element is called in speech. */
@@ -8,6 +9,8 @@ export const KIND_WORDS: Record<Element['kind'], string> = {
   JOINT: 'joint',
   DEVICE: 'device',
   TRANSFORMER: 'transformer',
+  PREAMPLIFIER: 'preamplifier',
+  FORK: 'fork',
 };
 
 /** What names are looked up in. */
@@ -40,12 +43,32 @@ export function elementName(
       return 'device';
     case 'TRANSFORMER':
       return `${plain(element.impedanceRatio ?? 1)}:1`;
+    case 'PREAMPLIFIER':
+      return 'preamplifier';
+    case 'FORK':
+      return forkName(element);
   }
 }
 
 /** A connector's name without what stands in brackets. */
 export function shortConnector(name: string): string {
   return name.replace(/ \(.*/, '');
+}
+
+function forkName({ form, ports }: Fork): string {
+  const ways = ports?.length ?? 2;
+  if (form === 'SPLITTER') return `splitter 1:${ways}`;
+  return ways === 3 ? 'triplexer' : 'diplexer';
+}
+
+/** What an element does to a level, dB: what it loses, or on receive what a preamplifier brings. */
+export function changeDb(
+  element: Element,
+  lossDb: number | undefined,
+  isReceiver: boolean,
+): string | null {
+  if (element.kind === 'PREAMPLIFIER' && isReceiver) return `+${fixed(element.gainDb ?? 0, 1)} dB`;
+  return lossDb === undefined ? null : `${fixed(-lossDb, 2)} dB`;
 }
 
 /** What became heat in an element, W; null for a receiver. */

@@ -43,24 +43,39 @@ export function ElementMark({ element, x }: { element: Element; x: number }) {
           <path d={coil(x + 6, -1)} />
         </g>
       );
+    case 'PREAMPLIFIER':
+      return preamplifier(x);
+    case 'FORK':
+      return fork(x);
   }
+}
+
+/** A preamplifier points the way the signal goes: from the antenna to the receiver. */
+function preamplifier(x: number) {
+  return (
+    <g stroke="var(--ink)" strokeWidth="1.25" fill="var(--paper)" data-testid="preamplifier">
+      <path d={`M${x} ${TOP - 6}V${BOTTOM + 6}`} />
+      <path d={`M${x + 11} ${MIDDLE - 13}V${MIDDLE + 13}L${x - 11} ${MIDDLE}Z`} />
+      <path d={`M${x - 1} ${MIDDLE}h7M${x + 2.5} ${MIDDLE - 3.5}v7`} />
+    </g>
+  );
+}
+
+/** Where the run forks: one way goes on, others leave it. */
+function fork(x: number) {
+  return (
+    <g stroke="var(--ink)" strokeWidth="1.25">
+      <path d={`M${x} ${TOP - 6}V${BOTTOM + 6}`} />
+      <rect x={x - 11} y={MIDDLE - 11} width={22} height={22} fill="var(--paper)" />
+      <path d={`M${x - 7} ${MIDDLE}h4l6 -5h4M${x - 3} ${MIDDLE}l6 5h4`} fill="none" />
+    </g>
+  );
 }
 
 /** Four half-turns bulging to one side. */
 function coil(x: number, side: 1 | -1): string {
   const turns = Array.from({ length: 4 }, () => `a5 6 0 0 ${side > 0 ? 1 : 0} 0 12`).join('');
   return `M${x - side * 2} ${MIDDLE - 24}${turns}`;
-}
-
-/** A preamplifier, which points the way the signal goes: from the antenna to the receiver. */
-export function PreamplifierMark({ x, gainDb }: { x: number; gainDb: number }) {
-  return (
-    <g stroke="var(--ink)" strokeWidth="1.25" fill="var(--paper)" data-testid="preamplifier">
-      <title>preamplifier at the antenna, {gainDb} dB</title>
-      <path d={`M${x + 11} ${MIDDLE - 13}V${MIDDLE + 13}L${x - 11} ${MIDDLE}Z`} />
-      <path d={`M${x - 1} ${MIDDLE}h7M${x + 2.5} ${MIDDLE - 3.5}v7`} />
-    </g>
-  );
 }
 
 /** A line that is drawn shorter than its neighbours' scale is broken, as on a drawing. */

@@ -51,7 +51,12 @@ describe('what is typed into a gap', () => {
     expect(first('n 0.2 dB')).toMatchObject({ connectorKey: 'n', lossDb: 0.2 });
     expect(first('rg-58 pigtail')).toMatchObject({ kind: 'LINE', lengthM: 0.5 });
     expect(first('jumper 3 m rg-58')).toMatchObject({ cableKey: 'rg-58', lengthM: 3 });
-    expect(first('splitter 1:4')).toMatchObject({ kind: 'DEVICE', lossDb: 6.52 });
+    expect(first('splitter 1:4')).toMatchObject({
+      kind: 'DEVICE',
+      form: 'SPLITTER',
+      ways: 4,
+      lossDb: 0.5,
+    });
     expect(first('attenuator 10 dB')).toMatchObject({ name: 'attenuator', lossDb: 10 });
     expect(first('bias tee')).toMatchObject({ name: 'bias tee' });
     expect(first('arr')).toMatchObject({ name: 'arrestor' });
@@ -68,9 +73,19 @@ describe('what is typed into a gap', () => {
   it('says where that stands which is no part of a run, and else the nearest that it knows', () => {
     const all = offersFor('', CATALOGUE, CONNECTORS, 'm');
     expect(notKnown('tuner', all)).toContain('set on the ribbon');
-    expect(notKnown('preamplifier', all)).toContain('in the note');
     expect(notKnown('arestor', all)).toContain('The nearest is arrestor.');
     expect(notKnown('xyzzy', all)).not.toContain('nearest');
+  });
+
+  it('is a preamplifier, or where the run forks', () => {
+    expect(first('lna')).toMatchObject({ kind: 'PREAMPLIFIER', gainDb: 20 });
+    expect(first('diplexer to two')).toMatchObject({ kind: 'FORK', toward: 'ANTENNAS' });
+    expect(first('splitter to 4 receivers')).toMatchObject({
+      kind: 'FORK',
+      form: 'SPLITTER',
+      toward: 'RADIOS',
+      ports: [{ branch: 'receiver-1' }, {}, {}, {}],
+    });
   });
 
   it('gets an id of its own every time', () => {

@@ -2,6 +2,7 @@ import type { CableType, Connector, Piece } from '../../../api';
 import { parseQuantity, plain } from '../../../units';
 import type { LengthUnit } from '../../../units';
 import type { Element } from '../document/model';
+import { newFork } from '../document/branches';
 import { newId } from '../document/model';
 import { shortConnector } from './elements';
 
@@ -17,29 +18,67 @@ export interface Offer {
   element: () => Element;
 }
 
+type DeviceForm = NonNullable<Extract<Element, { kind: 'DEVICE' }>['form']>;
+
 /** Devices usually met in a run, with what they usually lose, dB, and what else they are called. */
-const DEVICES: readonly { name: string; lossDb: number; also?: string }[] = [
-  { name: 'arrestor', lossDb: 0.1, also: 'lightning protector surge' },
-  { name: 'antenna switch', lossDb: 0.15, also: 'coax relay' },
-  { name: 'filter', lossDb: 0.5, also: 'low-pass bandpass notch' },
+const DEVICES: readonly { name: string; lossDb: number; also?: string; form?: DeviceForm }[] = [
+  { name: 'arrestor', lossDb: 0.1, also: 'lightning protector surge', form: 'ARRESTOR' },
+  { name: 'antenna switch', lossDb: 0.15, also: 'coax relay', form: 'SWITCH' },
+  { name: 'filter', lossDb: 0.5, also: 'low-pass bandpass notch', form: 'FILTER' },
   { name: 'wattmeter', lossDb: 0.1, also: 'power SWR meter' },
   { name: 'choke', lossDb: 0.1, also: 'common-mode ferrite balun 1:1' },
-  { name: 'attenuator', lossDb: 3, also: 'pad' },
-  { name: 'bias tee', lossDb: 0.3, also: 'injector feed' },
-  { name: 'diplexer', lossDb: 0.4, also: 'duplexer triplexer' },
+  { name: 'attenuator', lossDb: 3, also: 'pad', form: 'ATTENUATOR' },
+  { name: 'bias tee', lossDb: 0.3, also: 'injector feed', form: 'BIAS_TEE' },
+  {
+    name: 'one port of a diplexer',
+    lossDb: 0.4,
+    also: 'duplexer triplexer',
+    form: 'DIPLEXER_PORT',
+  },
 ];
 
 /** What a splitter to so many ports loses: its split, and what it takes besides. */
 const SPLITTER_EXCESS_DB = 0.5;
 
-function splitter(ports: number): { name: string; lossDb: number } {
-  return {
-    name: `splitter 1:${ports}`,
-    lossDb: Number((10 * Math.log10(ports) + SPLITTER_EXCESS_DB).toFixed(2)),
-  };
-}
+/** Where a run forks, with what each of its ports usually loses, dB. */
+const FORKS: readonly {
+  text: string;
+  also: string;
+  fork: Parameters<typeof newFork>;
+}[] = [
+  {
+    text: 'diplexer to two antennas',
+    also: 'fork duplexer branch',
+    fork: ['DIPLEXER', 'ANTENNAS', ['low bands', 'high bands'], 0.3],
+  },
+  {
+    text: 'triplexer to three antennas',
+    also: 'fork branch',
+    fork: ['DIPLEXER', 'ANTENNAS', ['low bands', 'middle bands', 'high bands'], 0.4],
+  },
+  {
+    text: 'diplexer from two radios',
+    also: 'fork duplexer branch combiner',
+    fork: ['DIPLEXER', 'RADIOS', ['low bands', 'high bands'], 0.3],
+  },
+  ...[2, 3, 4].map((ways): { text: string; also: string; fork: Parameters<typeof newFork> } => ({
+    text: `splitter to ${ways} receivers`,
+    also: 'fork branch divider multicoupler',
+    fork: [
+      'SPLITTER',
+      'RADIOS',
+      Array.from({ length: ways }, (_, i) => `receiver ${i + 1}`),
+      SPLITTER_EXCESS_DB,
+    ],
+  })),
+];
 
-const SPLITTERS = [2, 3, 4, 8].map(splitter);
+const USUAL_PREAMPLIFIERS = [
+  { gainDb: 20, noiseFigureDb: 1 },
+  { gainDb: 12, noiseFigureDb: 2 },
+];
+
+const SPLITTER_WAYS = [2, 3, 4, 8];
 
 /** Impedance ratios of usual transformers, with what they usually lose, dB. */
 const TRANSFORMERS: readonly { ratio: number; lossDb: number }[] = [
@@ -131,10 +170,6 @@ const ELSEWHERE: readonly { word: RegExp; text: string }[] = [
   {
     word: /\b(tuner|transmatch|matching unit|atu)\b/i,
     text: 'A tuner (matching unit) is set on the ribbon, at the radio or at the antenna.',
-  },
-  {
-    word: /\b(pre-?amp(lifier)?s?|lna)\b/i,
-    text: 'A preamplifier sits at the antenna: its gain is set in the note, beside the noise of the place.',
   },
   { word: /\bantennas?\b/i, text: 'The antenna is what the run ends in: set it in its band.' },
 ];
@@ -232,13 +267,39 @@ function everything(
         lossDb: ownLoss ?? 0.1,
       }),
     },
-    ...[...DEVICES, ...SPLITTERS].map((d) => ({
-      text: d.name,
-      kind: 'device',
-      also: 'also' in d ? d.also : 'divider hub',
+    ...SPLITTER_WAYS.map((ways) => ({
+      text: `splitter 1:${ways}`,
+      kind: 'one port of it',
+      also: 'divider hub device',
       element: (): Element => ({
         id: newId(),
         kind: 'DEVICE',
+        form: 'SPLITTER',
+        ways,
+        name: `splitter 1:${ways}`,
+        lossDb: ownLoss ?? SPLITTER_EXCESS_DB,
+      }),
+    })),
+    ...FORKS.map((f) => ({
+      text: f.text,
+      kind: 'fork',
+      also: f.also,
+      element: (): Element => newFork(...f.fork),
+    })),
+    ...USUAL_PREAMPLIFIERS.map((p) => ({
+      text: `preamplifier, ${plain(p.gainDb)} dB`,
+      kind: 'preamplifier',
+      also: 'preamp LNA pre-amp amplifier',
+      element: (): Element => ({ id: newId(), kind: 'PREAMPLIFIER', ...p }),
+    })),
+    ...DEVICES.map((d) => ({
+      text: d.name,
+      kind: 'device',
+      also: d.also,
+      element: (): Element => ({
+        id: newId(),
+        kind: 'DEVICE',
+        ...(d.form && { form: d.form }),
         name: d.name,
         lossDb: ownLoss ?? d.lossDb,
       }),

@@ -15,6 +15,7 @@ import {
   thicknesses,
   ticks,
   trueScale,
+  sizedOn,
 } from './ribbonLayout';
 
 const joint: Element = { kind: 'JOINT', lossDb: 0.1 };
@@ -41,8 +42,8 @@ function assessment(over: Partial<BandAssessment>): BandAssessment {
     receivePenaltyDb: 0,
     near: null,
     elements: [
-      { id: null, lossDb: 1, matchedLossDb: 1, powerInW: null, powerOutW: null },
-      { id: null, lossDb: 2, matchedLossDb: 2, powerInW: null, powerOutW: null },
+      { id: null, lossDb: 1, matchedLossDb: 1, powerInW: null, powerOutW: null, aside: null },
+      { id: null, lossDb: 2, matchedLossDb: 2, powerInW: null, powerOutW: null, aside: null },
     ],
     notes: [],
     ...over,
@@ -70,8 +71,8 @@ describe('levels', () => {
 
   it('take watts as they come from the core', () => {
     const elements = [
-      { id: null, lossDb: 1, matchedLossDb: 1, powerInW: 80, powerOutW: 50 },
-      { id: null, lossDb: 2, matchedLossDb: 2, powerInW: 50, powerOutW: 10 },
+      { id: null, lossDb: 1, matchedLossDb: 1, powerInW: 80, powerOutW: 50, aside: null },
+      { id: null, lossDb: 2, matchedLossDb: 2, powerInW: 50, powerOutW: 10, aside: null },
     ];
     const levels = boundaryLevels(assessment({ elements }), 100);
     expect(levels.map((l) => l.watts)).toEqual([80, 50, 10]);
@@ -151,5 +152,25 @@ describe('the drawing of a long run', () => {
     expect(placeAt(run, slots, last.x + last.width / 2)).toEqual({ element: 2, fromRadioM: 51 });
     expect(placeAt(run, slots, (slots[1]?.x ?? 0) + 5)).toEqual({ element: 1, fromRadioM: 2 });
     expect(placeAt([], [], 5)).toBeNull();
+  });
+});
+
+describe('a run that forks', () => {
+  const run: Element[] = [
+    { kind: 'LINE', lengthM: 20 },
+    { kind: 'FORK', ports: [{ branch: 'a' }, { branch: 'b' }] },
+    { kind: 'LINE', lengthM: 5, branch: 'a' },
+    { kind: 'LINE', lengthM: 10, branch: 'b' },
+  ];
+
+  it('is drawn on the way of the band: what stands in another branch takes no room', () => {
+    const sized = sizedOn(run, { branch: 'b' });
+    const slots = slotsOf(sized, 500);
+    expect(slots[2]?.width).toBe(0);
+    expect(slots[3]?.x).toBe((slots[1]?.x ?? 0) + (slots[1]?.width ?? 0));
+    const end = (slots[3]?.x ?? 0) + (slots[3]?.width ?? 0);
+    expect(end).toBeCloseTo(500, 6);
+    expect(trueScale(sized)[2]).toBeNull();
+    expect(placeAt(sized, slots, 499)?.fromRadioM).toBeCloseTo(30, 0);
   });
 });

@@ -1,4 +1,6 @@
 import type { BandAssessment } from '../../../api';
+import { isAside } from '../document/branches';
+import type { Band, Element } from '../document/model';
 import type { Level } from '../../../units';
 import { fractionLeft, lossBetween } from '../../../units';
 
@@ -12,6 +14,14 @@ export interface Slot {
 export interface Sized {
   kind: string;
   lengthM?: number;
+}
+
+/** What stands in another branch takes no room on the way of a band. */
+const ASIDE = 'ASIDE';
+
+/** A run as it is drawn for a band. */
+export function sizedOn(run: readonly Element[], band: Band | undefined): Sized[] {
+  return run.map((e) => (isAside(e, band) ? { kind: ASIDE } : (e as Sized)));
 }
 
 /** No element is narrower: it must be hit with a finger and read. */
@@ -28,10 +38,12 @@ const CURVE_STEPS = 24;
 export function slotsOf(run: Sized[], width: number, least = LEAST_WIDTH): Slot[] {
   const lengths = run.map((e) => (e.kind === 'LINE' ? (e.lengthM ?? 0) : 0));
   const whole = lengths.reduce((a, b) => a + b, 0);
-  const spare = Math.max(0, width - least * run.length);
+  const here = run.filter((e) => e.kind !== ASIDE).length;
+  const spare = Math.max(0, width - least * here);
   let x = 0;
-  return lengths.map((length) => {
-    const slot = { x, width: least + (whole > 0 ? (spare * length) / whole : 0) };
+  return lengths.map((length, i) => {
+    const own = run[i]?.kind === ASIDE ? 0 : least;
+    const slot = { x, width: own + (whole > 0 ? (spare * length) / whole : 0) };
     x += slot.width;
     return slot;
   });
@@ -149,7 +161,7 @@ export function stretched(slots: Slot[], index: number, byPx: number): Slot[] {
 /** Pixels for a metre of line beyond its least width. */
 export function pxPerMetre(run: Sized[], slots: Slot[], least = LEAST_WIDTH): number {
   const whole = run.reduce((sum, e) => sum + (e.kind === 'LINE' ? (e.lengthM ?? 0) : 0), 0);
-  const spare = slots.reduce((sum, s) => sum + s.width - least, 0);
+  const spare = slots.reduce((sum, s) => sum + Math.max(0, s.width - least), 0);
   return whole > 0 && spare > 0 ? spare / whole : 1;
 }
 

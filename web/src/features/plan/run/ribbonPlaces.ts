@@ -1,6 +1,9 @@
 import type { Slot } from './ribbonLayout';
 
 export const HEIGHT = 132;
+
+/** What another branch than that of the band in focus takes below the ribbon. */
+export const LANE_HEIGHT = 20;
 export const RADIO_WIDTH = 92;
 export const STUB = 36;
 export const ANTENNA_WIDTH = 156;

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { followPointer } from '../../../ui';
 import type { Command } from '../document/commands';
-import type { Element } from '../document/model';
 import { indexAt, pxPerMetre, stretched } from './ribbonLayout';
-import type { Slot } from './ribbonLayout';
+import type { Sized, Slot } from './ribbonLayout';
 
 /** Lengths are drawn to a tenth of a metre. */
 const STEP_M = 0.1;
@@ -22,7 +21,7 @@ interface Stretch {
 }
 
 /** Carrying elements along the run and drawing lines longer, with the scale standing still meanwhile. */
-export function useRunDrag(run: Element[], slots: Slot[], onCommand: (command: Command) => void) {
+export function useRunDrag(run: Sized[], slots: Slot[], onCommand: (command: Command) => void) {
   const [carried, setCarried] = useState<Carry | null>(null);
   const [drawn, setDrawn] = useState<Stretch | null>(null);
 

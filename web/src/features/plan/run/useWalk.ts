@@ -8,7 +8,13 @@ export const STOP = 'data-element';
  * One focus for the whole list of elements: ← → walk along the run, Home and End go to its ends, Alt with an arrow
  * carries the element along, Delete takes it out. Upward is toward the antenna, as the run stands on a phone.
  */
-export function useWalk(count: number, onCommand: (command: Command) => void, start = 0) {
+export function useWalk(
+  count: number,
+  onCommand: (command: Command) => void,
+  start = 0,
+  /** Whether an element stands in another branch, where the walk does not go. */
+  isAside: (element: number) => boolean = () => false,
+) {
   const [current, setCurrent] = useState(Math.max(0, start));
 
   const onKeyDown = useCallback(
@@ -16,7 +22,7 @@ export function useWalk(count: number, onCommand: (command: Command) => void, st
       const stop = (e.target as HTMLElement).getAttribute(STOP);
       if (stop === null) return;
       const here = Number(stop);
-      const there = placeAfter(e.key, here, count);
+      const there = onTheWay(placeAfter(e.key, here, count), here, count, isAside);
       if (there !== null && e.altKey && there !== here) {
         onCommand({ do: 'moveElement', from: here, to: there });
       } else if (e.key === 'Delete') {
@@ -30,10 +36,25 @@ export function useWalk(count: number, onCommand: (command: Command) => void, st
       // once the list has been drawn anew, where an element was moved
       requestAnimationFrame(() => list.querySelector<HTMLElement>(`[${STOP}="${next}"]`)?.focus());
     },
-    [count, onCommand],
+    [count, onCommand, isAside],
   );
 
   return { current: Math.min(current, Math.max(0, count - 1)), setCurrent, onKeyDown };
+}
+
+/** The next place that the walk may stop at, on in the same direction; where there is none, it stays. */
+function onTheWay(
+  there: number | null,
+  here: number,
+  count: number,
+  isAside: (element: number) => boolean,
+): number | null {
+  if (there === null) return null;
+  const step = there < here ? -1 : 1;
+  for (let i = there; i >= 0 && i < count; i += step) {
+    if (!isAside(i)) return i;
+  }
+  return here;
 }
 
 function placeAfter(key: string, here: number, count: number): number | null {

@@ -84,17 +84,22 @@ final class ForkValidator {
         if (forks > MOST_FORKS) {
             errors.add("run", "may fork at most " + MOST_FORKS + " times, not " + forks);
         }
-        boolean isBefore = false;
+        boolean isBefore = isToward(run, first, RunElement.Toward.RADIOS);
+        boolean isBehind = isToward(run, first, RunElement.Toward.ANTENNAS);
         for (int i = 0; i < run.size() && forks > 0; i++) {
             if (run.get(i) == null || run.get(i).branch() == null) {
                 continue;
             }
-            isBefore |= i < first;
             if (i > first && i < last) {
                 errors.add("run[" + i + "].branch", "stands between two forks, where all branches are one line");
-            } else if (forks == 1 && isBefore && i > last) {
-                errors.add("run[" + i + "].branch", "stands on the other side of the fork than a branch before it");
+            } else if (forks == 1 && (i < first ? isBehind : isBefore)) {
+                errors.add("run[" + i + "].branch", "stands on the other side of the fork than its branches are");
             }
+            isBefore |= i < first;
         }
+    }
+
+    private static boolean isToward(List<RunElement> run, int at, RunElement.Toward toward) {
+        return at >= 0 && run.get(at) instanceof RunElement.Fork fork && fork.toward() == toward;
     }
 }

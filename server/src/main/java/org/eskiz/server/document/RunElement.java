@@ -219,6 +219,7 @@ public sealed interface RunElement {
      * behind another, it joins two radios on one line.
      *
      * @param form a diplexer by default
+     * @param toward on which side of it the branches are; null for where they stand, or toward the antennas
      * @param impedanceOhm of its ports; default the one it stands in
      * @param averagePowerW through any of its ports
      */
@@ -226,6 +227,7 @@ public sealed interface RunElement {
             @PlainText(max = 64) String id,
             @PlainText(max = 120) String name,
             ForkForm form,
+            Toward toward,
 
             @Size(min = 2, max = 8, message = "must be {min} to {max} ports")
             List<@Valid @NotNull(message = "must be a port, not null") PortSpec> ports,
@@ -259,6 +261,12 @@ public sealed interface RunElement {
         FILTER,
         SPLITTER,
         SWITCH
+    }
+
+    /** On which side of a fork its branches are: several antennas behind it, or several radios before it. */
+    enum Toward {
+        RADIOS,
+        ANTENNAS
     }
 
     /** How a fork shares the power out: by frequency, or in equal parts. */

@@ -16,9 +16,11 @@ class LoadFileController {
 
     private final LoadFileService files;
     private final SheetTextService sheets;
+    private final TwoPortFileService twoPorts;
 
-    LoadFileController(LoadFileService files, SheetTextService sheets) {
+    LoadFileController(LoadFileService files, SheetTextService sheets, TwoPortFileService twoPorts) {
         this.files = files;
+        this.twoPorts = twoPorts;
         this.sheets = sheets;
     }
 
@@ -29,6 +31,13 @@ class LoadFileController {
             summary = "What a table or a one-port sweep says of an antenna at some frequencies")
     LoadFileResponse read(@RequestBody LoadFileRequest request) {
         return files.read(request);
+    }
+
+    @Computation
+    @PostMapping("/two-ports")
+    @Operation(operationId = "readTwoPort", summary = "What a two-port sweep says of a device, for an element of a run")
+    TwoPortFileResponse read(@RequestBody TwoPortFileRequest request) {
+        return twoPorts.read(request);
     }
 
     @Computation

@@ -167,12 +167,14 @@ class PlanSketches {
 
     private static List<PlanSketch.SketchedElement> elements(AssessmentSpec request, BandResponse worst) {
         List<PlanSketch.SketchedElement> elements = new ArrayList<>();
-        for (RunElement element : request.run()) {
-            double lossDb = worst.elements().get(elements.size()).lossDb();
-            elements.add(
-                    element instanceof RunElement.Line line
-                            ? new PlanSketch.SketchedElement("LINE", line.lengthM(), lossDb)
-                            : new PlanSketch.SketchedElement("JOINT", 0, lossDb));
+        for (int i = 0; i < request.run().size(); i++) {
+            var figures = worst.elements().get(i);
+            if (figures.aside() == null) {
+                elements.add(
+                        request.run().get(i) instanceof RunElement.Line line
+                                ? new PlanSketch.SketchedElement("LINE", line.lengthM(), figures.lossDb())
+                                : new PlanSketch.SketchedElement("JOINT", 0, figures.lossDb()));
+            }
         }
         return elements;
     }
