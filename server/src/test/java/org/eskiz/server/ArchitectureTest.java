@@ -23,7 +23,7 @@ class ArchitectureTest {
 
     private static final Map<String, List<String>> PACKAGES = Map.of(
             "org.eskiz.core",
-            List.of("unit", "cable", "run", "receive", "exposure", "choice", "bench", "kit"),
+            List.of("unit", "cable", "run", "receive", "exposure", "choice", "bench", "kit", "site"),
             "org.eskiz.server",
             List.of(
                     "problem",
@@ -64,7 +64,9 @@ class ArchitectureTest {
             .whereLayer("bench")
             .mayOnlyAccessLayers("unit", "cable", "run")
             .whereLayer("kit")
-            .mayOnlyAccessLayers("unit", "cable");
+            .mayOnlyAccessLayers("unit", "cable")
+            .whereLayer("site")
+            .mayOnlyAccessLayers("unit", "cable", "kit");
 
     /** The arrows of the server: first what knows no feature, then the features by what they are made of. */
     @ArchTest
