@@ -607,6 +607,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Devices of one's own, by name */
+        get: operations["listDevices"];
+        put?: never;
+        /** Store a new device under an id made by the client */
+        post: operations["createDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say something else of a device; plans that have it stay as they are */
+        put: operations["saveDevice"];
+        post?: never;
+        /** Take a device out of the library; plans that have it stay as they are */
+        delete: operations["deleteDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Put a device back that was taken out */
+        post: operations["restoreDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/fits": {
         parameters: {
             query?: never;
@@ -1802,6 +1855,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sites": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Sites that plans carry, by name */
+        get: operations["listSites"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is said of a site beside its plans */
+        get: operations["getSite"];
+        /** Say something of a site, over the version that was read */
+        put: operations["saveSite"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{name}/buying": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What to buy for all runs of a site at once; stores nothing */
+        post: operations["buyForSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/{name}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** All runs of a site together, with what is said of it; stores nothing */
+        post: operations["assessSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sweeps": {
         parameters: {
             query?: never;
@@ -2140,6 +2262,15 @@ export interface components {
             cuts: components["schemas"]["CutResponse"][];
             /** Format: double */
             leftM: number;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+        };
+        BegunReelSpec: {
+            bought: boolean;
+            cableKey?: string | null;
+            cableName: string;
+            cuts: components["schemas"]["CutSpec"][];
             /** Format: double */
             lengthM: number;
             name: string;
@@ -2826,6 +2957,20 @@ export interface components {
             lengthM: number;
             name: string;
         };
+        CutSpec: {
+            done?: boolean | null;
+            id: string;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+            /** Format: uuid */
+            pieceId?: string | null;
+            /** Format: uuid */
+            run?: string | null;
+        };
+        CuttingSpec: {
+            reels: components["schemas"]["BegunReelSpec"][];
+        };
         DecisionInFile: {
             cableName: string;
             coreVersion: string;
@@ -2906,6 +3051,22 @@ export interface components {
              */
             kind: "DEVICE";
         };
+        DeviceRequest: {
+            element: components["schemas"]["Device"] | components["schemas"]["Fork"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Preamplifier"] | components["schemas"]["Transformer"];
+            /** Format: uuid */
+            id?: string | null;
+            name: string;
+            /** Format: int64 */
+            version?: number | null;
+        };
+        DeviceResponse: {
+            element: components["schemas"]["Device"] | components["schemas"]["Fork"] | components["schemas"]["Joint"] | components["schemas"]["Line"] | components["schemas"]["Preamplifier"] | components["schemas"]["Transformer"];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int64 */
+            version: number;
+        };
         DistanceRequest: {
             cableKey?: string;
             /** Format: uuid */
@@ -2933,6 +3094,26 @@ export interface components {
             /** Format: int64 */
             count: number;
             kind: string;
+        };
+        DuctResponse: {
+            id: string;
+            isOverfilled: boolean;
+            /** Format: double */
+            mostSharePercent: number;
+            /** Format: double */
+            roomMm: number;
+            /** Format: double */
+            sharePercent: number;
+            unknown: string[];
+        };
+        DuctSpec: {
+            /** Format: double */
+            boreMm: number;
+            id: string;
+            /** Format: double */
+            mostSharePercent?: number | null;
+            name: string;
+            runs: string[];
         };
         EarlierOutingsRequest: {
             /** Format: date */
@@ -3274,11 +3455,10 @@ export interface components {
         /** @enum {string} */
         LedgerColumn: "LOST" | "MASS" | "ACROSS";
         LeftOutResponse: {
-            label: string;
+            name: string;
             /** Format: uuid */
-            pieceId: string;
-            /** @enum {string} */
-            why: "ASKED" | "RETIRED" | "OUT" | "FAILING" | "ENDS_UNKNOWN" | "LOSS_UNKNOWN" | "OTHER_LINE";
+            planId: string;
+            why: string;
         };
         LengthSetRequest: {
             cableKey: string;
@@ -3526,6 +3706,12 @@ export interface components {
             /** @enum {string} */
             limits: "ICNIRP_2020" | "FCC_1_1310";
         };
+        OnMastSpec: {
+            /** Format: double */
+            lengthM: number;
+            /** Format: uuid */
+            run: string;
+        };
         OutingInFile: {
             frozen?: boolean;
             /** Format: uuid */
@@ -3675,6 +3861,50 @@ export interface components {
             role: components["schemas"]["Role"];
             /** Format: date-time */
             since: string;
+        };
+        PhasedResponse: {
+            /** Format: double */
+            differenceDegrees: number | null;
+            /** Format: double */
+            driftDegrees: number | null;
+            /** Format: double */
+            errorDegrees: number | null;
+            /** Format: double */
+            firstM: number | null;
+            id: string;
+            /** Format: double */
+            secondM: number | null;
+            /** Format: double */
+            secondShouldM: number | null;
+            /** Format: double */
+            toleranceDegrees: number | null;
+            trim: components["schemas"]["TrimResponse"] | null;
+            whyNot: string | null;
+        };
+        PhasedSpec: {
+            /** Format: double */
+            driftPpmPerK?: number | null;
+            /** Format: uuid */
+            first: string;
+            /** Format: double */
+            firstNs?: number | null;
+            /** Format: double */
+            frequencyMHz: number;
+            id: string;
+            /** Format: double */
+            lengthOffMm?: number | null;
+            name: string;
+            sameReel?: boolean | null;
+            /** Format: uuid */
+            second: string;
+            /** Format: double */
+            secondNs?: number | null;
+            /** Format: double */
+            velocityOffPercent?: number | null;
+            /** Format: double */
+            wantedDegrees?: number | null;
+            /** Format: double */
+            warmerK?: number | null;
         };
         PieceChangeRequest: {
             /** Format: uuid */
@@ -4132,6 +4362,13 @@ export interface components {
             lengthM: number;
             name: string;
         };
+        ReelSpec: {
+            cableKey: string;
+            id: string;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+        };
         ReflectionPeakResponse: {
             /** Format: double */
             distanceM: number;
@@ -4465,12 +4702,164 @@ export interface components {
             timeout: number;
             userVerification: string;
         };
-        SiteRequest: {
+        SiteAnswerResponse: {
+            bought: components["schemas"]["SiteBoughtResponse"][];
+            choices: components["schemas"]["SiteChoiceResponse"][];
+            /** Format: double */
+            cost: number;
+            /** @description whether nothing is cheaper; else the best that was found in time */
+            proven: boolean;
+        };
+        SiteBoughtResponse: {
+            /** Format: double */
+            boughtM: number;
+            cableKey: string | null;
+            cuts: components["schemas"]["SiteCutResponse"][];
+            name: string;
+            /** Format: double */
+            neededM: number;
+            /** Format: double */
+            soldInM: number | null;
+        };
+        SiteBuyingResponse: {
+            apart: components["schemas"]["SiteAnswerResponse"] | null;
+            currency: string;
+            leftOut: components["schemas"]["LeftOutResponse"][];
+            oneForAll: components["schemas"]["SiteAnswerResponse"] | null;
+            together: components["schemas"]["SiteAnswerResponse"] | null;
+            unpriced: string[];
+        };
+        SiteCableResponse: {
+            /** Format: double */
+            boughtM: number;
+            name: string;
+            /** Format: double */
+            neededM: number;
+        };
+        SiteChoiceResponse: {
+            isPiece: boolean;
+            name: string;
+            /** Format: uuid */
+            planId: string;
+            rowId: string;
+        };
+        SiteCostResponse: {
+            amount: number;
+            currency: string;
+            sample: boolean;
+        };
+        SiteCutResponse: {
+            /** Format: double */
+            lengthM: number;
+            /** Format: uuid */
+            planId: string;
+            run: string;
+        };
+        SiteDocument: {
+            cutting?: components["schemas"]["CuttingSpec"] | null;
+            done?: string[] | null;
+            ducts?: components["schemas"]["DuctSpec"][] | null;
+            note?: string | null;
+            onMast?: components["schemas"]["OnMastSpec"][] | null;
+            phased?: components["schemas"]["PhasedSpec"][] | null;
+            reels?: components["schemas"]["ReelSpec"][] | null;
+            /** Format: double */
+            reservePercent?: number | null;
+            /** Format: int32 */
+            schemaVersion: number;
+            work?: components["schemas"]["WorkSpec"] | null;
+        };
+        SiteElementResponse: {
+            kind: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            lossDb: number;
+        };
+        SiteLineResponse: {
+            cableKey: string | null;
+            /** Format: double */
+            cutM: number;
+            /** Format: int32 */
+            element: number;
+            isOwned: boolean;
             /** Format: double */
             lengthM: number;
             name: string;
+            /** Format: double */
+            outerDiameterMm: number | null;
+        };
+        SiteNameResponse: {
+            name: string;
+            /** Format: int64 */
+            plans: number;
+        };
+        SitePartResponse: {
             /** Format: int32 */
-            visits?: number;
+            count: number;
+            name: string;
+        };
+        SiteRequest: {
+            document: components["schemas"]["SiteDocument"];
+            /** Format: int64 */
+            version?: number;
+        };
+        SiteResponse: {
+            document: components["schemas"]["SiteDocument"];
+            name: string;
+            /** Format: int64 */
+            plans: number;
+            /**
+             * Format: int64
+             * @description null until something was said of it
+             */
+            version: number | null;
+        };
+        SiteRunResponse: {
+            band: string | null;
+            cable: string | null;
+            elements: components["schemas"]["SiteElementResponse"][];
+            isArrested: boolean;
+            lines: components["schemas"]["SiteLineResponse"][];
+            /** Format: double */
+            massKg: number | null;
+            name: string;
+            /** Format: double */
+            onMastKg: number | null;
+            /** Format: uuid */
+            planId: string;
+            /** Format: double */
+            powerAtAntennaW: number | null;
+            /** Format: double */
+            radioW: number | null;
+            sends: boolean;
+            standing: components["schemas"]["CableStanding"] | null;
+            toBuy: components["schemas"]["ToBuyResponse"][];
+            /** Format: double */
+            totalLossDb: number | null;
+            unfinished: boolean;
+            /** @enum {string|null} */
+            verdict: "PASS" | "MARGINAL" | "FAIL" | null;
+            /** Format: int64 */
+            version: number;
+        };
+        SiteSheetResponse: {
+            ducts: components["schemas"]["DuctResponse"][];
+            phased: components["schemas"]["PhasedResponse"][];
+            runs: components["schemas"]["SiteRunResponse"][];
+            totals: components["schemas"]["SiteTotalsResponse"];
+        };
+        SiteTotalsResponse: {
+            cables: components["schemas"]["SiteCableResponse"][];
+            costs: components["schemas"]["SiteCostResponse"][];
+            /** Format: double */
+            hours: number | null;
+            /** Format: double */
+            massKg: number | null;
+            /** Format: double */
+            onMastKg: number | null;
+            parts: components["schemas"]["SitePartResponse"][];
+            unpriced: string[];
         };
         SketchedElementResponse: {
             kind: string;
@@ -4712,6 +5101,14 @@ export interface components {
             /** Format: double */
             percentPerYear: number;
         };
+        TrimResponse: {
+            /** Format: double */
+            cutMm: number;
+            /** Format: double */
+            errorDegrees: number;
+            /** @description whether the first line is the one that is too long */
+            ofFirst: boolean;
+        };
         TwoPortFileRequest: {
             fileName: string;
             text: string;
@@ -4859,6 +5256,14 @@ export interface components {
             /** Format: double */
             totalLossDb: number;
             wet: boolean;
+        };
+        WorkSpec: {
+            /** Format: double */
+            hoursPer10m?: number | null;
+            /** Format: double */
+            hoursPerConnector?: number | null;
+            /** Format: double */
+            hoursPerRun?: number | null;
         };
         WorkshopRequest: {
             /** Format: uuid */
@@ -5875,6 +6280,118 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Connector"][];
+                };
+            };
+        };
+    };
+    listDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceResponse"][];
+                };
+            };
+        };
+    };
+    createDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceResponse"];
+                };
+            };
+        };
+    };
+    saveDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceResponse"];
+                };
+            };
+        };
+    };
+    deleteDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    restoreDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceResponse"];
                 };
             };
         };
@@ -7803,6 +8320,126 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetTextResponse"];
+                };
+            };
+        };
+    };
+    listSites: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteNameResponse"][];
+                };
+            };
+        };
+    };
+    getSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+        };
+    };
+    saveSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+        };
+    };
+    buyForSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteBuyingResponse"];
+                };
+            };
+        };
+    };
+    assessSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteDocument"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteSheetResponse"];
                 };
             };
         };

@@ -85,7 +85,7 @@ class FaultsTest {
             server.eskiz("stop");
 
             assertThat(server.eskiz("start", "--background"))
-                    .contains("keeping a backup before the database is changed from version 16 to 17");
+                    .contains("keeping a backup before the database is changed from version 17 to 18");
             assertThat(saves.stored()).isEqualTo(saves.acknowledged());
         }
         Path backup;
@@ -93,7 +93,7 @@ class FaultsTest {
             backup = files.toList().get(0);
         }
         assertThat(member(backup, "digest")).containsPattern("\nplan\\|[1-9]");
-        assertThat(member(backup, "manifest")).contains("schema 16");
+        assertThat(member(backup, "manifest")).contains("schema 17");
     }
 
     private static String member(Path backup, String name) {

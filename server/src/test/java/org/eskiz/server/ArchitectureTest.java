@@ -41,6 +41,8 @@ class ArchitectureTest {
                     "bench",
                     "instrument",
                     "locker",
+                    "site",
+                    "device",
                     "transfer"));
 
     /** What every feature stands on. */
@@ -101,6 +103,10 @@ class ArchitectureTest {
             .mayOnlyAccessLayers(and("bench"))
             .whereLayer("locker")
             .mayOnlyAccessLayers(and("catalogue", "document", "comparison", "plan", "bench"))
+            .whereLayer("site")
+            .mayOnlyAccessLayers(and("catalogue", "document", "assessment", "comparison", "plan"))
+            .whereLayer("device")
+            .mayOnlyAccessLayers(and("catalogue", "document"))
             .whereLayer("transfer")
             .mayOnlyAccessLayers(and("catalogue", "plan", "bench", "locker"));
 

@@ -3,6 +3,7 @@ package org.eskiz.server.comparison;
 import static java.util.Objects.requireNonNullElse;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import org.eskiz.core.choice.Mixes;
 import org.eskiz.core.choice.Preference;
 import org.eskiz.core.choice.Ranking;
 import org.eskiz.core.choice.Row;
+import org.eskiz.core.choice.Verdict;
 import org.eskiz.core.run.ImpossibleReadingException;
 import org.eskiz.core.run.ReadingSaysNothingException;
 import org.eskiz.core.run.RunTooLossyException;
@@ -207,6 +209,45 @@ public class ComparisonService {
         var mapper = new RunSheetMapper(asked, p.candidates, p.comparison, catalogue, p.mapper);
         return mapper.runSheet(
                 p.comparison.row(p.candidates.filling(request.rowId()).orElseThrow()));
+    }
+
+    /**
+     * What is needed to build a row.
+     *
+     * @param asked as for {@link #compare}
+     */
+    public RunSheetResponse runSheet(Catalogue catalogue, ComparisonRequest asked, String rowId) {
+        ValidationErrors errors = checked(asked, catalogue, "");
+        Prepared p = prepare(asked, catalogue, errors);
+        known("rowId", rowId, p, errors);
+        errors.throwIfAny();
+        return sheets(p, asked, catalogue)
+                .runSheet(p.comparison.row(p.candidates.filling(rowId).orElseThrow()));
+    }
+
+    private static RunSheetMapper sheets(Prepared p, ComparisonRequest asked, Catalogue catalogue) {
+        return new RunSheetMapper(asked, p.candidates, p.comparison, catalogue, p.mapper);
+    }
+
+    /**
+     * The ways to build a run: the rows that do best of what is asked of them, in the order of the ledger.
+     *
+     * @param onlyRowId the only one there is, where it was decided; null for all
+     */
+    public List<RunOption> options(Catalogue catalogue, ComparisonRequest asked, String onlyRowId) {
+        ValidationErrors errors = checked(asked, catalogue, "");
+        Prepared p = prepare(asked, catalogue, errors);
+        List<Row> rows = onlyRowId == null
+                ? p.ranking().rows(p.candidates.fillings(), Client::requireListening)
+                : p.candidates.filling(onlyRowId).map(p.comparison::row).stream()
+                        .toList();
+        Verdict best =
+                rows.stream().map(Row::verdict).min(Comparator.naturalOrder()).orElse(Verdict.FAIL);
+        var mapper = new RunOptionMapper(p.candidates, p.comparison, sheets(p, asked, catalogue), p.mapper);
+        return rows.stream()
+                .filter(r -> r.verdict() == best)
+                .map(mapper::option)
+                .toList();
     }
 
     /** Curves of some rows of a ledger. */

@@ -32,7 +32,7 @@ public record RunSheetResponse(
      * @param bought likewise; of a cable more, where it is sold in whole lengths
      * @param cost null where it is not known
      */
-    record ToBuyResponse(
+    public record ToBuyResponse(
             Bought.Kind kind,
             @Nullable String name,
             List<Integer> elements,
@@ -48,7 +48,7 @@ public record RunSheetResponse(
      * @param cutM with allowances
      * @param isOwned whether it is a piece of the locker, which is not cut
      */
-    record SectionCutResponse(int element, String name, double runM, double cutM, boolean isOwned) {}
+    public record SectionCutResponse(int element, String name, double runM, double cutM, boolean isOwned) {}
 
     /**
      * A reading to be expected.
@@ -57,7 +57,7 @@ public record RunSheetResponse(
      * @param matchedLossDb of the whole run
      * @param swrAtRadio with the antenna on it; null without limit
      */
-    record ExpectedResponse(
+    public record ExpectedResponse(
             @Nullable Double throughW,
             double matchedLossDb,
             @Nullable Double swrAtRadio) {}

@@ -78,7 +78,7 @@ public final class DocumentValidator {
         }
     }
 
-    private void complete(String path, RunElement element) {
+    public void complete(String path, RunElement element) {
         if (element instanceof RunElement.Line line) {
             exactlyOne(path, "cableKey, pieceId or cable", line.cableKey(), line.pieceId(), line.cable());
             require(path + ".lengthM", line.lengthM());

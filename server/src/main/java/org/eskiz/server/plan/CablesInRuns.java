@@ -136,7 +136,7 @@ class CablesInRuns {
             return comparisons.inRun(catalogue, asked(document), rowId);
         }
 
-        private ComparisonRequest asked(PlanDocument document) {
+        ComparisonRequest asked(PlanDocument document) {
             return ComparisonRequest.of(document, tolerance);
         }
     }

@@ -56,6 +56,15 @@ interface PlanRepository extends Repository<PlanEntity, UUID>, JpaSpecificationE
 
     List<PlanEntity> findByIdInAndWorkshopIdOrderBySiteAscNameAscIdAsc(Collection<UUID> ids, UUID workshopId);
 
+    List<PlanEntity> findByWorkshopIdAndSiteAndDeletedAtIsNullOrderByNameAscIdAsc(
+            UUID workshopId, String site, Limit limit);
+
+    /** Names of sites and how many plans each has. */
+    @Query("""
+            select p.site, count(p) from PlanEntity p
+            where p.workshopId = :workshop and p.deletedAt is null group by p.site order by p.site""")
+    List<Object[]> sites(UUID workshop);
+
     Optional<PlanEntity> findById(UUID id);
 
     Optional<PlanEntity> findByIdAndWorkshopId(UUID id, UUID workshopId);

@@ -1,0 +1,139 @@
+package org.eskiz.server.site;
+
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.UUID;
+import org.eskiz.core.choice.Verdict;
+import org.eskiz.server.comparison.RunSheetResponse;
+import org.eskiz.server.plan.CableStanding;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All runs of a site together.
+ *
+ * @param ducts one for each that the document states, in order
+ * @param phased likewise
+ */
+record SiteSheetResponse(
+        List<SiteRunResponse> runs, List<DuctResponse> ducts, SiteTotalsResponse totals, List<PhasedResponse> phased) {
+
+    /**
+     * A run.
+     *
+     * @param unfinished whether it cannot be assessed as it stands; then there is nothing of the rest
+     * @param cable what lies in it
+     * @param band the one that decides
+     * @param sends whether anything is sent through it
+     * @param isArrested whether an arrestor stands in it
+     * @param toBuy everything that the operator does not own
+     */
+    record SiteRunResponse(
+            UUID planId,
+            long version,
+            String name,
+            boolean unfinished,
+            @Nullable String cable,
+            @Nullable CableStanding standing,
+            @Nullable Verdict verdict,
+            @Nullable String band,
+            @Nullable Double totalLossDb,
+            @Nullable Double radioW,
+            @Nullable Double powerAtAntennaW,
+            boolean sends,
+            boolean isArrested,
+            List<SiteElementResponse> elements,
+            List<SiteLineResponse> lines,
+            List<RunSheetResponse.ToBuyResponse> toBuy,
+            @Nullable Double massKg,
+            @Nullable Double onMastKg) {}
+
+    /** An element on the way of the band that decides. */
+    record SiteElementResponse(String kind, double lengthM, double lossDb) {}
+
+    /**
+     * A line of a run.
+     *
+     * @param cutM with allowances and reserve; its own length for what is there
+     */
+    record SiteLineResponse(
+            int element,
+            String name,
+            @Nullable String cableKey,
+            double lengthM,
+            double cutM,
+            boolean isOwned,
+            @Nullable Double outerDiameterMm) {}
+
+    /**
+     * A duct.
+     *
+     * @param roomMm diameter of the thickest cable that could still be drawn in; 0 for none
+     * @param isThick names of runs whose cable has no known diameter, so that they are not counted
+     */
+    record DuctResponse(
+            String id,
+            double sharePercent,
+            double mostSharePercent,
+            double roomMm,
+            boolean isOverfilled,
+            List<String> unknown) {}
+
+    /**
+     * What all of it comes to.
+     *
+     * @param costs one for each currency
+     * @param cables by type
+     * @param parts connectors and all else, by name
+     * @param hours null where nobody has said how long anything takes
+     * @param unpriced names of what has no price
+     */
+    record SiteTotalsResponse(
+            List<SiteCostResponse> costs,
+            List<SiteCableResponse> cables,
+            List<SitePartResponse> parts,
+            @Nullable Double hours,
+            @Nullable Double massKg,
+            @Nullable Double onMastKg,
+            List<String> unpriced) {}
+
+    record SiteCostResponse(BigDecimal amount, String currency, boolean sample) {}
+
+    /** So much of a cable in all runs. */
+    record SiteCableResponse(String name, double neededM, double boughtM) {}
+
+    /** So many of a part in all runs. */
+    record SitePartResponse(String name, int count) {}
+
+    /**
+     * Two lines that are fed in phase.
+     *
+     * @param whyNot null where it is known
+     * @param firstM length of all its lines
+     * @param differenceDegrees by which the first is electrically longer
+     * @param errorDegrees how far that is off what is wanted, to the nearest turn
+     * @param toleranceDegrees by how much it may be off for what nobody knows exactly
+     * @param secondShouldM the length of the second at which it is right
+     * @param driftDegrees by the stated difference in temperature
+     * @param trim what to cut off after both were measured; null before
+     */
+    record PhasedResponse(
+            String id,
+            @Nullable String whyNot,
+            @Nullable Double firstM,
+            @Nullable Double secondM,
+            @Nullable Double differenceDegrees,
+            @Nullable Double errorDegrees,
+            @Nullable Double toleranceDegrees,
+            @Nullable Double secondShouldM,
+            @Nullable Double driftDegrees,
+            @Nullable TrimResponse trim) {}
+
+    /** What to cut off. */
+    record TrimResponse(
+            @Schema(description = "whether the first line is the one that is too long")
+            boolean ofFirst,
+
+            double cutMm,
+            double errorDegrees) {}
+}
