@@ -23,6 +23,7 @@ const compare = () => import('./features/plans/compare');
 const cables = () => import('./features/cables');
 const bench = () => import('./features/bench');
 const locker = () => import('./features/locker');
+const sites = () => import('./features/sites');
 const guide = () => import('./features/guide');
 const people = () => import('./features/people');
 const settings = () => import('./features/settings');
@@ -50,6 +51,8 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await compare()).ComparePage }),
           },
           { path: '/plans/:id', lazy: async () => ({ Component: (await plan()).PlanPage }) },
+          { path: '/sites', lazy: async () => ({ Component: (await sites()).SitesPage }) },
+          { path: '/sites/:name', lazy: async () => ({ Component: (await sites()).SitePage }) },
           { path: '/cables', lazy: async () => ({ Component: (await cables()).CablesPage }) },
           {
             path: '/cables/anatomy',
@@ -84,7 +87,7 @@ setTimeout(() => {
   void plan()
     .then(({ fetchViews }) => fetchViews())
     .catch(() => undefined);
-  for (const sheet of [compare, cables, bench, locker, guide, people, settings])
+  for (const sheet of [compare, sites, cables, bench, locker, guide, people, settings])
     void sheet().catch(() => undefined);
 }, AT_LEISURE_MS);
 

@@ -23,6 +23,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
         '?': () => setListing(true),
         ...(visitUntil === null && {
           'g p': () => void navigate('/plans'),
+          'g i': () => void navigate('/sites'),
           'g c': () => void navigate('/cables'),
           'g b': () => void navigate('/bench'),
           'g l': () => void navigate('/locker'),
@@ -81,6 +82,9 @@ function Sheets({ here }: { here?: string }) {
       >
         <NavLink to="/plans" end className={SHEET}>
           Plans
+        </NavLink>
+        <NavLink to="/sites" end className={SHEET}>
+          Sites
         </NavLink>
         <NavLink to="/cables" className={SHEET}>
           Cables

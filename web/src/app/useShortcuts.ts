@@ -13,6 +13,7 @@ export const SHORTCUT_LIST: readonly { keys: string; what: string }[] = [
   { keys: 'g p', what: 'go to the plans' },
   { keys: 'g c', what: 'go to the cables' },
   { keys: 'g b', what: 'go to the bench' },
+  { keys: 'g i', what: 'go to the sites' },
   { keys: 'g l', what: 'go to the locker' },
   { keys: 'g h', what: 'go to the guide' },
   { keys: 'g s', what: 'go to the settings' },

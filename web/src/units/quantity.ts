@@ -35,7 +35,11 @@ export type QuantityKind =
   | 'voltage'
   | 'level'
   | 'isolation'
-  | 'count';
+  | 'count'
+  | 'hours'
+  | 'delay'
+  | 'degrees'
+  | 'warmer';
 
 /** What was understood; `doubt` is set when the text could be meant otherwise and should be echoed. */
 export interface Understood {
@@ -112,6 +116,10 @@ const UNITS: Record<QuantityKind, Record<string, number>> = {
   level: { dbm: 1 },
   isolation: { db: 1 },
   count: { '': 1 },
+  hours: { h: 1, hour: 1, hours: 1, min: 1 / 60 },
+  delay: { ns: 1, µs: 1000, us: 1000 },
+  degrees: { '°': 1, deg: 1, degrees: 1 },
+  warmer: { k: 1, '°c': 1, '°f': 5 / 9 },
   voltage: { v: 1, volt: 1, volts: 1, kv: 1000, k: 1000 },
   temperature: { '°c': 1, c: 1, '°f': 5 / 9, f: 5 / 9 },
 };
@@ -190,6 +198,10 @@ const EXAMPLES: Record<QuantityKind, string> = {
   level: '-10 dBm',
   isolation: '30 dB',
   count: '4',
+  hours: '1.5 h',
+  delay: '62.5 ns',
+  degrees: '90',
+  warmer: '20 K',
   temperature: '20 °C or 68 °F',
 };
 

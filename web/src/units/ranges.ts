@@ -33,5 +33,9 @@ export const RANGES: Record<QuantityKind, { min: number; max: number }> = {
   level: { min: -100, max: 60 },
   isolation: { min: 0, max: 200 },
   count: { min: 2, max: 64 },
+  hours: { min: 0, max: 1000 },
+  delay: { min: 0.01, max: 100_000 },
+  degrees: { min: -180, max: 180 },
+  warmer: { min: 0, max: 150 },
   temperature: { min: -60, max: 120 },
 };

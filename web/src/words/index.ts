@@ -27,6 +27,7 @@ export * from './money';
 export * from './paper';
 export * from './people';
 export * from './run';
+export * from './sites';
 
 export const words = {
   verdict: { PASS: 'passes', MARGINAL: 'marginal', FAIL: 'fails' },

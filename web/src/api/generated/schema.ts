@@ -3455,10 +3455,11 @@ export interface components {
         /** @enum {string} */
         LedgerColumn: "LOST" | "MASS" | "ACROSS";
         LeftOutResponse: {
-            name: string;
+            label: string;
             /** Format: uuid */
-            planId: string;
-            why: string;
+            pieceId: string;
+            /** @enum {string} */
+            why: "ASKED" | "RETIRED" | "OUT" | "FAILING" | "ENDS_UNKNOWN" | "LOSS_UNKNOWN" | "OTHER_LINE";
         };
         LengthSetRequest: {
             cableKey: string;
@@ -4478,6 +4479,12 @@ export interface components {
             kind: string;
             owned?: boolean;
         };
+        RunLeftOutResponse: {
+            name: string;
+            /** Format: uuid */
+            planId: string;
+            why: string;
+        };
         RunSheetRequest: {
             comparison: components["schemas"]["ComparisonRequest"];
             /** Format: double */
@@ -4495,6 +4502,11 @@ export interface components {
             name: string;
             row: components["schemas"]["RowResponse"];
             toBuy: components["schemas"]["ToBuyResponse"][];
+        };
+        SaidOfSiteRequest: {
+            document: components["schemas"]["SiteDocument"];
+            /** Format: int64 */
+            version?: number | null;
         };
         SecretRequest: {
             secret: string;
@@ -4724,7 +4736,7 @@ export interface components {
         SiteBuyingResponse: {
             apart: components["schemas"]["SiteAnswerResponse"] | null;
             currency: string;
-            leftOut: components["schemas"]["LeftOutResponse"][];
+            leftOut: components["schemas"]["RunLeftOutResponse"][];
             oneForAll: components["schemas"]["SiteAnswerResponse"] | null;
             together: components["schemas"]["SiteAnswerResponse"] | null;
             unpriced: string[];
@@ -4800,9 +4812,11 @@ export interface components {
             name: string;
         };
         SiteRequest: {
-            document: components["schemas"]["SiteDocument"];
-            /** Format: int64 */
-            version?: number;
+            /** Format: double */
+            lengthM: number;
+            name: string;
+            /** Format: int32 */
+            visits?: number;
         };
         SiteResponse: {
             document: components["schemas"]["SiteDocument"];
@@ -8377,7 +8391,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SiteRequest"];
+                "application/json": components["schemas"]["SaidOfSiteRequest"];
             };
         };
         responses: {

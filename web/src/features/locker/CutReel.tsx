@@ -11,7 +11,16 @@ const HEIGHT = STRIP + 16;
 const ROOM = 46;
 
 /** A reel unrolled to scale, with its cuts and the marks in metres from its end; what is left is hatched. */
-export function CutReel({ reel, longestM }: { reel: CutPlan['reels'][number]; longestM: number }) {
+export function CutReel({
+  reel,
+  longestM,
+  stepOf,
+}: {
+  reel: CutPlan['reels'][number];
+  longestM: number;
+  /** What can be done with a cut, where something can. */
+  stepOf?: (cut: number) => React.ReactNode;
+}) {
   const { lengths } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
   const x = (m: number) => (m / longestM) * Math.max(0, width - 2);
@@ -81,6 +90,7 @@ export function CutReel({ reel, longestM }: { reel: CutPlan['reels'][number]; lo
             <span className="text-soft">
               {c.name}, cut at {lengthText(marks[i] ?? 0, lengths)} from the end
             </span>
+            {stepOf?.(i)}
           </li>
         ))}
       </ol>

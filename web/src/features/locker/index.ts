@@ -1,3 +1,4 @@
+export { CutReel } from './CutReel';
 export { CutsPage } from './CutsPage';
 export { KitsPage } from './KitsPage';
 export { LabelsPage } from './LabelsPage';

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanSummary } from '../../api';
+import { Link } from 'react-router';
 import { answered, api, usePlanList, usePlans } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { useSession } from '../../app/session';
@@ -133,7 +134,15 @@ export function PlansPage() {
             {(line, placed) =>
               line.kind === 'site' ? (
                 <li {...placed} className={placed['data-index'] === 0 ? '' : 'pt-5'}>
-                  <h2 className="border-b border-ink pb-1 font-semibold">{line.site}</h2>
+                  <h2 className="flex items-baseline justify-between border-b border-ink pb-1 font-semibold">
+                    {line.site}
+                    <Link
+                      to={`/sites/${encodeURIComponent(line.site)}`}
+                      className="quiet text-fine font-normal"
+                    >
+                      Plan its runs together
+                    </Link>
+                  </h2>
                 </li>
               ) : (
                 <PlanLine

@@ -20,7 +20,7 @@ record SiteBuyingResponse(
         @Nullable SiteAnswerResponse together,
         @Nullable SiteAnswerResponse apart,
         @Nullable SiteAnswerResponse oneForAll,
-        List<LeftOutResponse> leftOut,
+        List<RunLeftOutResponse> leftOut,
         List<String> unpriced) {
 
     /**
@@ -58,5 +58,5 @@ record SiteBuyingResponse(
     record SiteCutResponse(UUID planId, String run, double lengthM) {}
 
     /** A run that is not counted. */
-    record LeftOutResponse(UUID planId, String name, String why) {}
+    record RunLeftOutResponse(UUID planId, String name, String why) {}
 }

@@ -29,7 +29,7 @@ import org.eskiz.server.plan.PlanAtSite;
 import org.eskiz.server.plan.PlansAtSite;
 import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.problem.ValidationErrors;
-import org.eskiz.server.site.SiteBuyingResponse.LeftOutResponse;
+import org.eskiz.server.site.SiteBuyingResponse.RunLeftOutResponse;
 import org.eskiz.server.site.SiteBuyingResponse.SiteAnswerResponse;
 import org.eskiz.server.site.SiteBuyingResponse.SiteBoughtResponse;
 import org.eskiz.server.site.SiteBuyingResponse.SiteChoiceResponse;
@@ -73,7 +73,7 @@ class SiteBuyingService {
         private final Map<String, Sold> sold = new HashMap<>();
         private final Map<String, String> keys = new HashMap<>();
         private final Set<String> unpriced = new LinkedHashSet<>();
-        private final List<LeftOutResponse> leftOut = new ArrayList<>();
+        private final List<RunLeftOutResponse> leftOut = new ArrayList<>();
 
         /** Each run that is counted, in order. */
         private final List<PlanAtSite> counted = new ArrayList<>();
@@ -106,7 +106,7 @@ class SiteBuyingService {
 
         private Optional<Needed> needed(PlanAtSite plan) {
             if (plan.built().isEmpty()) {
-                leftOut.add(new LeftOutResponse(plan.id(), plan.name(), "it cannot be assessed as it stands"));
+                leftOut.add(new RunLeftOutResponse(plan.id(), plan.name(), "it cannot be assessed as it stands"));
                 return Optional.empty();
             }
             PlanAtSite.Built built = plan.built().get();
@@ -118,7 +118,7 @@ class SiteBuyingService {
                 }
             }
             if (options.isEmpty()) {
-                leftOut.add(new LeftOutResponse(
+                leftOut.add(new RunLeftOutResponse(
                         plan.id(), plan.name(), "no cable that would do has a price in " + currency));
                 return Optional.empty();
             }

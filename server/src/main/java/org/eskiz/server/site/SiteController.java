@@ -42,7 +42,7 @@ class SiteController {
 
     @PutMapping(path = "/{name}", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "saveSite", summary = "Say something of a site, over the version that was read")
-    SiteResponse save(@PathVariable String name, @RequestBody SiteRequest request) {
+    SiteResponse save(@PathVariable String name, @RequestBody SaidOfSiteRequest request) {
         return sites.save(name, request);
     }
 

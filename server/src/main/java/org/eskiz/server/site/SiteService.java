@@ -79,7 +79,7 @@ public class SiteService {
      *
      * @throws ConflictException when somebody else did meanwhile
      */
-    SiteResponse save(String name, SiteRequest request) {
+    SiteResponse save(String name, SaidOfSiteRequest request) {
         ValidationErrors errors = ValidationErrors.in(request);
         if (request.document() != null
                 && request.document().schemaVersion() != null
@@ -112,7 +112,7 @@ public class SiteService {
         }
     }
 
-    private SiteResponse saveOver(String name, SiteRequest request) {
+    private SiteResponse saveOver(String name, SaidOfSiteRequest request) {
         SiteEntity site = stored(name).orElseGet(() -> created(name));
         if (!Objects.equals(site.version, request.version())) {
             throw changed(name);

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param version that the change starts from; null where nothing was said of it before
  */
-public record SiteRequest(
+public record SaidOfSiteRequest(
         @Nullable @Within(what = "version", min = 0, max = Long.MAX_VALUE)
         Long version,
 

@@ -1,0 +1,208 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Schemas } from '../../api';
+import { answered, api, useCableTypes } from '../../api';
+import { usePreferences } from '../../app/preferences';
+import { QuantityField, Select, TextField } from '../../ui';
+import { lengthFigure, lengthText, plain } from '../../units';
+import { moneyText, siteSentences, togetherSentence } from '../../words';
+import type { PartProps } from './SitePage';
+
+type Answer = Schemas['SiteAnswerResponse'];
+
+/** One list over all runs: what is bought for all of them costs least. */
+export function Buying({
+  name,
+  document,
+  change,
+}: Pick<PartProps, 'document' | 'change'> & { name: string }) {
+  const { lengths } = usePreferences();
+  const buying = useQuery({
+    queryKey: ['site', name, 'buying', document.reels, document.reservePercent],
+    queryFn: ({ signal }) =>
+      answered(
+        api.POST('/api/sites/{name}/buying', {
+          params: { path: { name } },
+          body: {
+            schemaVersion: 1,
+            reels: document.reels,
+            reservePercent: document.reservePercent,
+          },
+          signal,
+        }),
+      ),
+    placeholderData: (before) => before,
+  });
+  const found = buying.data;
+  const text = (m: number) => lengthText(Number(m.toFixed(2)), lengths);
+  return (
+    <section aria-label="buying" className="flex flex-col gap-1.5">
+      <h2 className="font-bold">Bought for all runs</h2>
+      {buying.isPending && <p role="status">Looking …</p>}
+      {buying.error && (
+        <p role="alert" className="text-fail">
+          {buying.error.message}
+        </p>
+      )}
+      {found?.together && found.apart && (
+        <p>
+          {togetherSentence(
+            found.together.cost,
+            found.apart.cost,
+            [...new Set(found.together.choices.map((c) => c.name))],
+            (amount) => moneyText({ amount, currency: found.currency }),
+          )}{' '}
+          <span className="text-soft">
+            {found.together.proven
+              ? 'Nothing is cheaper.'
+              : 'The best that was found in time; less may be paid another way.'}
+          </span>
+        </p>
+      )}
+      {found && !found.together && found.leftOut.length === 0 && (
+        <p>A cut is longer than anything that its cables come in.</p>
+      )}
+      {found?.together && (
+        <ul className="flex flex-col">
+          {found.together.bought.map((b) => (
+            <li key={b.name} className="border-b border-hairline py-0.5">
+              <span className="font-semibold">{b.name}</span>{' '}
+              <span className="figures">{text(b.neededM)}</span>
+              {b.soldInM !== null
+                ? `, ${text(b.boughtM)} bought in lengths of ${text(b.soldInM)}`
+                : b.boughtM < b.neededM - 0.005
+                  ? `, ${text(b.boughtM)} bought, the rest is there`
+                  : ''}
+            </li>
+          ))}
+          {found.together.choices
+            .filter((c) => c.isPiece)
+            .map((c) => (
+              <li key={c.planId} className="border-b border-hairline py-0.5">
+                {c.name}, a piece of yours
+              </li>
+            ))}
+        </ul>
+      )}
+      {found && <Ways found={found} />}
+      {found?.leftOut.map((l) => (
+        <p key={l.planId} className="text-fine text-soft">
+          {l.name} is not counted: {l.why}.
+        </p>
+      ))}
+      <p className="text-fine text-soft">{siteSentences.takeBoth}</p>
+      <Reserve document={document} change={change} />
+      <Reels document={document} change={change} />
+    </section>
+  );
+}
+
+/** What it costs one way and another. */
+function Ways({ found }: { found: Schemas['SiteBuyingResponse'] }) {
+  const ways: [string, Answer | null][] = [
+    ['for all together', found.together],
+    ['one cable for all', found.oneForAll],
+    ['each by itself', found.apart],
+  ];
+  return (
+    <dl className="grid grid-cols-[auto_auto_1fr] gap-x-4">
+      {ways.map(
+        ([what, way]) =>
+          way && (
+            <div key={what} className="contents">
+              <dt className="text-soft">{what}</dt>
+              <dd className="figures text-right font-semibold">
+                {moneyText({ amount: way.cost, currency: found.currency })}
+              </dd>
+              <dd className="truncate text-fine text-soft">
+                {[...new Set(way.choices.map((c) => c.name))].join(', ')}
+              </dd>
+            </div>
+          ),
+      )}
+    </dl>
+  );
+}
+
+function Reserve({ document, change }: Pick<PartProps, 'document' | 'change'>) {
+  return (
+    <p className="flex flex-wrap items-baseline gap-x-2 text-fine print:hidden">
+      Every cut is longer by
+      <QuantityField
+        label="reserve of every cut"
+        kind="percentOff"
+        unit="%"
+        unitLabel="%"
+        value={document.reservePercent ?? 0}
+        show={(v) => plain(v)}
+        say={(v) => `${plain(v)} %`}
+        onCommit={(reservePercent) =>
+          change({ ...document, reservePercent: Math.min(50, reservePercent) })
+        }
+      />
+      beside the allowances of its plan.
+    </p>
+  );
+}
+
+/** Reels that are there are used before anything is bought. */
+function Reels({ document, change }: Pick<PartProps, 'document' | 'change'>) {
+  const { lengths } = usePreferences();
+  const types = useCableTypes();
+  const reels = document.reels ?? [];
+  const names = (types.data ?? []).map((t) => ({ value: t.key, text: t.name }));
+  const put = (next: typeof reels) => change({ ...document, reels: next });
+  return (
+    <div className="flex flex-col gap-1 text-fine print:hidden">
+      {reels.map((r, i) => (
+        <span key={r.id} className="flex flex-wrap items-baseline gap-x-2">
+          <TextField
+            label={`name of reel ${i + 1}`}
+            value={r.name}
+            className="w-[14ch]"
+            onCommit={(to) => put(reels.with(i, { ...r, name: to }))}
+          />
+          <Select
+            label={`cable on reel ${i + 1}`}
+            value={r.cableKey}
+            options={names}
+            onChange={(cableKey) => put(reels.with(i, { ...r, cableKey }))}
+          />
+          <QuantityField
+            label={`length of reel ${i + 1}`}
+            keptAs={`reel ${r.id}`}
+            kind="length"
+            unit={lengths}
+            unitLabel={lengths}
+            least={0.1}
+            value={r.lengthM}
+            show={(v) => lengthFigure(v, lengths)}
+            say={(v) => lengthText(v, lengths)}
+            onCommit={(lengthM) => put(reels.with(i, { ...r, lengthM }))}
+          />
+          <button type="button" className="quiet" onClick={() => put(reels.toSpliced(i, 1))}>
+            Remove
+          </button>
+        </span>
+      ))}
+      {names.length > 0 && (
+        <button
+          type="button"
+          className="quiet self-start"
+          onClick={() =>
+            put([
+              ...reels,
+              {
+                id: crypto.randomUUID().slice(0, 8),
+                name: `Reel ${reels.length + 1}`,
+                cableKey: names[0]?.value ?? '',
+                lengthM: 25,
+              },
+            ])
+          }
+        >
+          Add a reel that is there
+        </button>
+      )}
+    </div>
+  );
+}

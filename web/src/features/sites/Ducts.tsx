@@ -1,0 +1,238 @@
+import { usePreferences } from '../../app/preferences';
+import { QuantityField, TextField } from '../../ui';
+import { fixed, lengthFigure, lengthText, plain } from '../../units';
+import { ductSentence, siteSentences } from '../../words';
+import { packCircles } from './packCircles';
+import type { PartProps } from './SitePage';
+import type { SiteDocument, SiteRun } from './useSite';
+
+type Duct = NonNullable<SiteDocument['ducts']>[number];
+
+const SIZE = 92;
+const USUAL_BORE_MM = 40;
+const USUAL_SHARE_PERCENT = 40;
+
+/** What lies in which duct, drawn across at scale; and what of each run hangs on the mast. */
+export function Ducts({ sheet, document, change }: PartProps) {
+  const ducts = document.ducts ?? [];
+  const put = (next: Duct[]) => change({ ...document, ducts: next });
+  return (
+    <section aria-label="ducts and mast" className="flex flex-col gap-2">
+      <h2 className="font-bold">Ducts and mast</h2>
+      <div className="flex flex-wrap gap-x-6 gap-y-4">
+        {ducts.map((duct, i) => (
+          <OneDuct
+            key={duct.id}
+            number={i + 1}
+            duct={duct}
+            found={sheet.ducts[i]}
+            runs={sheet.runs}
+            onChange={(to) => put(ducts.with(i, to))}
+            onRemove={() => put(ducts.toSpliced(i, 1))}
+          />
+        ))}
+      </div>
+      {ducts.length > 0 && (
+        <p className="text-fine text-soft">
+          {siteSentences.usualShare} {siteSentences.ductCaution} {siteSentences.diameters}
+        </p>
+      )}
+      <button
+        type="button"
+        className="quiet self-start print:hidden"
+        onClick={() =>
+          put([
+            ...ducts,
+            {
+              id: crypto.randomUUID().slice(0, 8),
+              name: `Duct ${ducts.length + 1}`,
+              boreMm: USUAL_BORE_MM,
+              runs: sheet.runs.map((r) => r.planId),
+            },
+          ])
+        }
+      >
+        Add a duct
+      </button>
+      <OnMast sheet={sheet} document={document} change={change} />
+    </section>
+  );
+}
+
+function OneDuct({
+  number,
+  duct,
+  found,
+  runs,
+  onChange,
+  onRemove,
+}: {
+  number: number;
+  duct: Duct;
+  found: PartProps['sheet']['ducts'][number] | undefined;
+  runs: SiteRun[];
+  onChange: (to: Duct) => void;
+  onRemove: () => void;
+}) {
+  const inIt = runs.filter((r) => duct.runs.includes(r.planId));
+  return (
+    <div className="flex gap-3">
+      <Across duct={duct} inIt={inIt} isOverfilled={found?.isOverfilled ?? false} />
+      <div className="flex w-[300px] flex-col gap-1">
+        <span className="flex flex-wrap items-baseline gap-x-2">
+          <span className="figures">{number}</span>
+          <TextField
+            label={`name of duct ${number}`}
+            value={duct.name}
+            className="w-[22ch] font-semibold"
+            onCommit={(name) => onChange({ ...duct, name })}
+          />
+        </span>
+        <span className="flex flex-wrap items-baseline gap-x-2 text-fine">
+          bore
+          <QuantityField
+            label={`bore of duct ${number}`}
+            keptAs={`bore ${duct.id}`}
+            kind="bore"
+            unit="mm"
+            unitLabel="mm"
+            least={1}
+            value={duct.boreMm}
+            show={(v) => plain(v)}
+            say={(v) => `${plain(v)} mm`}
+            onCommit={(boreMm) => onChange({ ...duct, boreMm })}
+          />
+          filled at most
+          <QuantityField
+            label={`share of duct ${number}`}
+            keptAs={`share ${duct.id}`}
+            kind="percent"
+            unit="%"
+            unitLabel="%"
+            least={1}
+            value={duct.mostSharePercent ?? USUAL_SHARE_PERCENT}
+            show={(v) => plain(v)}
+            say={(v) => `${plain(v)} %`}
+            onCommit={(mostSharePercent) => onChange({ ...duct, mostSharePercent })}
+          />
+        </span>
+        <ul className="flex flex-col text-fine">
+          {runs.map((r) => (
+            <li key={r.planId}>
+              <label className="flex items-baseline gap-1.5 max-[899px]:min-h-11">
+                <input
+                  type="checkbox"
+                  checked={duct.runs.includes(r.planId)}
+                  onChange={(e) =>
+                    onChange({
+                      ...duct,
+                      runs: e.target.checked
+                        ? [...duct.runs, r.planId]
+                        : duct.runs.filter((id) => id !== r.planId),
+                    })
+                  }
+                />
+                {r.name}
+              </label>
+            </li>
+          ))}
+        </ul>
+        {found && (
+          <p className={found.isOverfilled ? 'text-fail' : ''}>
+            {ductSentence(found, (mm) => `${fixed(mm, 1)} mm`)}
+            {found.unknown.length > 0 &&
+              ` Not counted, since its diameter is not known: ${found.unknown.join(', ')}.`}
+          </p>
+        )}
+        <button
+          type="button"
+          className="quiet self-start text-fine print:hidden"
+          onClick={onRemove}
+        >
+          Remove
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** The duct across, with its cables at scale. */
+function Across({
+  duct,
+  inIt,
+  isOverfilled,
+}: {
+  duct: Duct;
+  inIt: SiteRun[];
+  isOverfilled: boolean;
+}) {
+  const diameters = inIt.flatMap((r) => {
+    const known = r.lines.map((l) => l.outerDiameterMm ?? 0);
+    const thickest = Math.max(0, ...known);
+    return thickest > 0 ? [thickest] : [];
+  });
+  const scale = (SIZE - 6) / duct.boreMm;
+  const placed = packCircles(duct.boreMm, diameters);
+  return (
+    <svg
+      width={SIZE}
+      height={SIZE}
+      viewBox={`${-SIZE / 2} ${-SIZE / 2} ${SIZE} ${SIZE}`}
+      role="img"
+      aria-label={`${duct.name}, across, with ${placed.length} cables in it`}
+      className="shrink-0"
+    >
+      <circle
+        r={(duct.boreMm / 2) * scale}
+        fill="var(--paper-raised)"
+        stroke={isOverfilled ? 'var(--fail)' : 'var(--ink)'}
+        strokeWidth="2"
+      />
+      {placed.map((c, i) => (
+        <g key={i}>
+          <circle cx={c.x * scale} cy={c.y * scale} r={c.r * scale} fill="var(--ink-soft)" />
+          <circle cx={c.x * scale} cy={c.y * scale} r={c.r * scale * 0.3} fill="var(--paper)" />
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function OnMast({ sheet, document, change }: PartProps) {
+  const { lengths } = usePreferences();
+  const onMast = document.onMast ?? [];
+  const metresOf = (run: string) => onMast.find((m) => m.run === run)?.lengthM;
+  const put = (run: string, lengthM: number) =>
+    change({
+      ...document,
+      onMast: [...onMast.filter((m) => m.run !== run), ...(lengthM > 0 ? [{ run, lengthM }] : [])],
+    });
+  return (
+    <div className="flex flex-col gap-1">
+      <h3 className="text-soft">On the mast, from each antenna down</h3>
+      <ul className="flex flex-wrap gap-x-6">
+        {sheet.runs
+          .filter((r) => !r.unfinished)
+          .map((r) => (
+            <li key={r.planId} className="flex items-baseline gap-2">
+              <span>{r.name}</span>
+              <QuantityField
+                label={`on the mast of ${r.name}`}
+                keptAs={`mast ${r.planId}`}
+                kind="length"
+                unit={lengths}
+                unitLabel={lengths}
+                value={metresOf(r.planId) ?? 0}
+                show={(v) => lengthFigure(v, lengths)}
+                say={(v) => lengthText(v, lengths)}
+                onCommit={(m) => put(r.planId, m)}
+              />
+              {r.onMastKg !== null && (
+                <span className="figures text-soft">{fixed(r.onMastKg, 1)} kg</span>
+              )}
+            </li>
+          ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+import { usePreferences } from '../../app/preferences';
+import { QuantityField } from '../../ui';
+import { fixed, lengthText, plain } from '../../units';
+import { moneyText, siteSentences } from '../../words';
+import type { PartProps } from './SitePage';
+
+const FIGURES = [
+  ['hoursPerRun', 'for each run'],
+  ['hoursPerConnector', 'for each connector'],
+  ['hoursPer10m', 'for 10 m of cable'],
+] as const;
+
+/** What all runs come to, each bought by itself. */
+export function Totals({ sheet, document, change }: PartProps) {
+  const { lengths } = usePreferences();
+  const { totals } = sheet;
+  const work = document.work ?? {};
+  return (
+    <section aria-label="totals" className="flex flex-col gap-1">
+      <h2 className="font-bold">All runs together</h2>
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
+        <dt className="text-soft">cost</dt>
+        <dd>
+          {totals.costs.map((c) => (
+            <span key={c.currency} className="figures mr-3 font-semibold">
+              {moneyText(c)}
+              {c.sample && <span className="font-normal text-soft"> (sample prices)</span>}
+            </span>
+          ))}
+          {totals.costs.length === 0 && 'nothing has a price'}
+        </dd>
+        {totals.cables.map((c) => (
+          <Cable key={c.name} cable={c} text={(m) => lengthText(Number(m.toFixed(2)), lengths)} />
+        ))}
+        {totals.parts.length > 0 && (
+          <>
+            <dt className="text-soft">parts</dt>
+            <dd>{totals.parts.map((p) => `${p.count} × ${p.name}`).join(', ')}</dd>
+          </>
+        )}
+        {totals.massKg !== null && (
+          <>
+            <dt className="text-soft">mass</dt>
+            <dd>
+              {fixed(totals.massKg, 1)} kg
+              {totals.onMastKg !== null && `, ${fixed(totals.onMastKg, 1)} kg of it on the mast`}
+            </dd>
+          </>
+        )}
+        {totals.hours !== null && (
+          <>
+            <dt className="text-soft">work</dt>
+            <dd>{fixed(totals.hours, 1)} h</dd>
+          </>
+        )}
+      </dl>
+      <p className="text-fine text-soft">
+        {siteSentences.costsApart}
+        {totals.unpriced.length > 0 && ` Without a price: ${totals.unpriced.join(', ')}.`}
+      </p>
+      <p className="flex flex-wrap items-baseline gap-x-3 text-fine text-soft print:hidden">
+        Hours:
+        {FIGURES.map(([name, text]) => (
+          <span key={name} className="flex items-baseline gap-1">
+            <QuantityField
+              label={`hours ${text}`}
+              keptAs={name}
+              kind="hours"
+              unit="h"
+              unitLabel="h"
+              value={work[name] ?? 0}
+              show={(v) => plain(v, 2)}
+              say={(v) => `${plain(v, 2)} h`}
+              onCommit={(hours) => change({ ...document, work: { ...work, [name]: hours } })}
+            />
+            {text}
+          </span>
+        ))}
+        <span>{siteSentences.workIsYours}</span>
+      </p>
+    </section>
+  );
+}
+
+function Cable({
+  cable,
+  text,
+}: {
+  cable: PartProps['sheet']['totals']['cables'][number];
+  text: (m: number) => string;
+}) {
+  return (
+    <>
+      <dt className="text-soft">{cable.name}</dt>
+      <dd>
+        {text(cable.neededM)}
+        {cable.boughtM > cable.neededM + 0.005 && ` needed, ${text(cable.boughtM)} bought`}
+      </dd>
+    </>
+  );
+}

@@ -1,0 +1,2 @@
+export { SitePage } from './SitePage';
+export { SitesPage } from './SitesPage';
