@@ -74,6 +74,7 @@ export type Kit = Schemas['KitResponse'];
 export type FoundKits = Schemas['KitSearchResponse'];
 export type FoundKit = Schemas['FoundKitResponse'];
 export type LengthSets = Schemas['LengthSetResponse'];
+export type OwnDevice = Schemas['DeviceResponse'];
 export type CutPlan = Schemas['CutPlanResponse'];
 export type Session = Schemas['SessionResponse'];
 export type Person = Schemas['PersonResponse'];

@@ -30,6 +30,15 @@ export function useConnectors() {
   });
 }
 
+/** Devices of one's own, for runs and for the sheet where they are kept. */
+export function useDevices() {
+  return useQuery({
+    queryKey: ['devices'],
+    queryFn: ({ signal }) => answered(api.GET('/api/devices', { signal })),
+    staleTime: 60_000,
+  });
+}
+
 /** What plans are searched by; without, the first of all of them. */
 export type PlanSearch = NonNullable<operations['listPlans']['parameters']['query']>;
 

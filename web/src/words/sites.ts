@@ -10,7 +10,6 @@ export const siteSentences = {
     'More than 40 % of a bore is hard to draw cables through. Local codes have figures of their own for one, two and more cables.',
   ductCaution: 'Keep cables of radios apart from mains in one duct, as local codes ask.',
   diameters: 'Bore and cables at one scale.',
-  costsApart: 'Each run bought by itself, with its connectors and parts.',
   workIsYours: 'By your own figures for how long it takes you.',
   takeBoth: 'The cables are chosen in the plans; nothing is changed there by looking at this.',
   earthing:

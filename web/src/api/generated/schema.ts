@@ -2009,6 +2009,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/transfers/sites/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A site with all of its plans and what they need, as one file */
+        get: operations["exportSite"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/transfers/uploads/{id}": {
         parameters: {
             query?: never;
@@ -2749,7 +2766,7 @@ export interface components {
         ChoiceRequest: {
             id: string;
             /** @enum {string} */
-            kind: "CABLE_TYPE" | "CONNECTOR" | "PIECE" | "KIT" | "TEST" | "PLAN" | "SETTINGS";
+            kind: "CABLE_TYPE" | "CONNECTOR" | "PIECE" | "KIT" | "TEST" | "PLAN" | "SITE" | "DEVICE" | "SETTINGS";
             /** @enum {string} */
             take: "MINE" | "THEIRS" | "BOTH";
         };
@@ -3707,6 +3724,14 @@ export interface components {
             /** @enum {string} */
             limits: "ICNIRP_2020" | "FCC_1_1310";
         };
+        OfferSpec: {
+            cableKey: string;
+            id: string;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            price: number;
+        };
         OnMastSpec: {
             /** Format: double */
             lengthM: number;
@@ -3827,7 +3852,7 @@ export interface components {
         PartResponse: {
             id: string;
             /** @enum {string} */
-            kind: "CABLE_TYPE" | "CONNECTOR" | "PIECE" | "KIT" | "TEST" | "PLAN" | "SETTINGS";
+            kind: "CABLE_TYPE" | "CONNECTOR" | "PIECE" | "KIT" | "TEST" | "PLAN" | "SITE" | "DEVICE" | "SETTINGS";
             name: string;
             offered: ("MINE" | "THEIRS" | "BOTH")[];
             /** @enum {string} */
@@ -4731,6 +4756,10 @@ export interface components {
             /** Format: double */
             neededM: number;
             /** Format: double */
+            reelM: number | null;
+            /** Format: int32 */
+            reels: number;
+            /** Format: double */
             soldInM: number | null;
         };
         SiteBuyingResponse: {
@@ -4743,10 +4772,8 @@ export interface components {
         };
         SiteCableResponse: {
             /** Format: double */
-            boughtM: number;
+            cutM: number;
             name: string;
-            /** Format: double */
-            neededM: number;
         };
         SiteChoiceResponse: {
             isPiece: boolean;
@@ -4754,11 +4781,6 @@ export interface components {
             /** Format: uuid */
             planId: string;
             rowId: string;
-        };
-        SiteCostResponse: {
-            amount: number;
-            currency: string;
-            sample: boolean;
         };
         SiteCutResponse: {
             /** Format: double */
@@ -4772,6 +4794,7 @@ export interface components {
             done?: string[] | null;
             ducts?: components["schemas"]["DuctSpec"][] | null;
             note?: string | null;
+            offers?: components["schemas"]["OfferSpec"][] | null;
             onMast?: components["schemas"]["OnMastSpec"][] | null;
             phased?: components["schemas"]["PhasedSpec"][] | null;
             reels?: components["schemas"]["ReelSpec"][] | null;
@@ -4787,6 +4810,10 @@ export interface components {
             lengthM: number;
             /** Format: double */
             lossDb: number;
+        };
+        SiteInFile: {
+            document: components["schemas"]["SiteDocument"];
+            name: string;
         };
         SiteLineResponse: {
             cableKey: string | null;
@@ -4865,7 +4892,6 @@ export interface components {
         };
         SiteTotalsResponse: {
             cables: components["schemas"]["SiteCableResponse"][];
-            costs: components["schemas"]["SiteCostResponse"][];
             /** Format: double */
             hours: number | null;
             /** Format: double */
@@ -5059,6 +5085,7 @@ export interface components {
         TransferFile: {
             cableTypes?: components["schemas"]["CableTypeRequest"][];
             connectors?: components["schemas"]["ConnectorRequest"][];
+            devices?: components["schemas"]["DeviceRequest"][];
             favourites?: string[];
             format: string;
             kits?: components["schemas"]["KitRequest"][];
@@ -5068,6 +5095,7 @@ export interface components {
             /** Format: int32 */
             schemaVersion: number;
             settings?: components["schemas"]["Settings"];
+            sites?: components["schemas"]["SiteInFile"][];
             sweeps?: components["schemas"]["SweepInFile"][];
             tests?: components["schemas"]["TestInFile"][];
             /** Format: date-time */
@@ -8568,6 +8596,28 @@ export interface operations {
                 };
                 content: {
                     "application/schema+json": string;
+                };
+            };
+        };
+    };
+    exportSite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransferFile"];
                 };
             };
         };

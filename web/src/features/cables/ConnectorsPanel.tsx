@@ -4,6 +4,7 @@ import { DayField, Labelled } from '../../ui';
 import { OwnPrice, useOwnPrices } from '../prices';
 import type { Connector, Schemas } from '../../api';
 import { answered, api, useConnectors } from '../../api';
+import { OwnDevices } from './OwnDevices';
 import { usePreferences } from '../../app/preferences';
 import {
   acrossFigure,
@@ -79,8 +80,8 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
     <section aria-label="connectors" className="flex flex-col gap-3">
       <h2 className="text-heading font-bold">Connectors and devices</h2>
       <p className="text-soft">
-        An arrestor, a switch or an adapter of known loss is kept like a connector and put into a
-        run by its name. All of them as{' '}
+        Connectors are put into a run by their name, and so are devices of your own. All connectors
+        as{' '}
         <a className="quiet underline" href="/api/catalogue/connectors.csv">
           CSV
         </a>
@@ -175,6 +176,7 @@ export function ConnectorsPanel({ onClose }: { onClose: () => void }) {
           ))}
         </tbody>
       </table>
+      <OwnDevices />
       {edited === null ? (
         <span className="flex gap-4">
           <button type="button" className="action" onClick={() => setEdited('')}>

@@ -15,6 +15,8 @@ const KINDS: Record<Part['kind'], string> = {
   CONNECTOR: 'connector',
   PIECE: 'piece',
   KIT: 'kit',
+  SITE: 'site',
+  DEVICE: 'device',
   TEST: 'test',
   PLAN: 'plan',
   SETTINGS: 'settings',

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api';
 import { answered, api, useCableTypes } from '../../api';
 import { usePreferences } from '../../app/preferences';
@@ -10,14 +11,10 @@ import type { PartProps } from './SitePage';
 type Answer = Schemas['SiteAnswerResponse'];
 
 /** One list over all runs: what is bought for all of them costs least. */
-export function Buying({
-  name,
-  document,
-  change,
-}: Pick<PartProps, 'document' | 'change'> & { name: string }) {
+export function Buying({ name, sheet, document, change }: PartProps & { name: string }) {
   const { lengths } = usePreferences();
   const buying = useQuery({
-    queryKey: ['site', name, 'buying', document.reels, document.reservePercent],
+    queryKey: ['site', name, 'buying', document.reels, document.offers, document.reservePercent],
     queryFn: ({ signal }) =>
       answered(
         api.POST('/api/sites/{name}/buying', {
@@ -25,6 +22,7 @@ export function Buying({
           body: {
             schemaVersion: 1,
             reels: document.reels,
+            offers: document.offers,
             reservePercent: document.reservePercent,
           },
           signal,
@@ -67,11 +65,7 @@ export function Buying({
             <li key={b.name} className="border-b border-hairline py-0.5">
               <span className="font-semibold">{b.name}</span>{' '}
               <span className="figures">{text(b.neededM)}</span>
-              {b.soldInM !== null
-                ? `, ${text(b.boughtM)} bought in lengths of ${text(b.soldInM)}`
-                : b.boughtM < b.neededM - 0.005
-                  ? `, ${text(b.boughtM)} bought, the rest is there`
-                  : ''}
+              {howBought(b, text)}
             </li>
           ))}
           {found.together.choices
@@ -84,6 +78,7 @@ export function Buying({
         </ul>
       )}
       {found && <Ways found={found} />}
+      {found?.together && <OtherCables sheet={sheet} choices={found.together.choices} />}
       {found?.leftOut.map((l) => (
         <p key={l.planId} className="text-fine text-soft">
           {l.name} is not counted: {l.why}.
@@ -92,7 +87,52 @@ export function Buying({
       <p className="text-fine text-soft">{siteSentences.takeBoth}</p>
       <Reserve document={document} change={change} />
       <Reels document={document} change={change} />
+      <Offers document={document} change={change} />
     </section>
+  );
+}
+
+/** Of one cable: by the metre, in lengths, as whole reels, or what is there. */
+function howBought(b: Answer['bought'][number], text: (m: number) => string): string {
+  const parts: string[] = [];
+  if (b.reels > 0 && b.reelM !== null) {
+    parts.push(`${b.reels === 1 ? 'one reel' : `${b.reels} reels`} of ${text(b.reelM)}`);
+  }
+  if (b.boughtM > 0.005 && b.soldInM !== null) {
+    parts.push(`${text(b.boughtM)} in lengths of ${text(b.soldInM)}`);
+  } else if (b.boughtM > 0.005 && (parts.length > 0 || b.boughtM < b.neededM - 0.005)) {
+    parts.push(`${text(b.boughtM)} by the metre`);
+  }
+  if (parts.length > 0) return `, bought as ${parts.join(' and ')}`;
+  return b.boughtM < 0.005 ? ', all of it is there' : ', by the metre';
+}
+
+/** Runs for which another cable is bought than lies in them; each opens with it pointed at. */
+function OtherCables({
+  sheet,
+  choices,
+}: {
+  sheet: PartProps['sheet'];
+  choices: Answer['choices'];
+}) {
+  const others = choices.flatMap((c) => {
+    const run = sheet.runs.find((r) => r.planId === c.planId);
+    return run && run.cable !== c.name ? [{ ...c, run: run.name }] : [];
+  });
+  if (others.length === 0) return null;
+  return (
+    <p>
+      Another cable than lies there now:{' '}
+      {others.map((o, i) => (
+        <span key={o.planId}>
+          {i > 0 && ', '}
+          <Link className="quiet" to={`/plans/${o.planId}?row=${encodeURIComponent(o.rowId)}`}>
+            {o.name} in {o.run}
+          </Link>
+        </span>
+      ))}
+      .
+    </p>
   );
 }
 
@@ -201,6 +241,76 @@ function Reels({ document, change }: Pick<PartProps, 'document' | 'change'>) {
           }
         >
           Add a reel that is there
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** Whole reels that can be bought at a price of their own. */
+function Offers({ document, change }: Pick<PartProps, 'document' | 'change'>) {
+  const { lengths, settings } = usePreferences();
+  const types = useCableTypes();
+  const offers = document.offers ?? [];
+  const names = (types.data ?? []).map((t) => ({ value: t.key, text: t.name }));
+  const put = (next: typeof offers) => change({ ...document, offers: next });
+  return (
+    <div className="flex flex-col gap-1 text-fine print:hidden">
+      {offers.map((o, i) => (
+        <span key={o.id} className="flex flex-wrap items-baseline gap-x-2">
+          A reel of
+          <Select
+            label={`cable of offer ${i + 1}`}
+            value={o.cableKey}
+            options={names}
+            onChange={(cableKey) => put(offers.with(i, { ...o, cableKey }))}
+          />
+          <QuantityField
+            label={`length of offer ${i + 1}`}
+            keptAs={`offer ${o.id}`}
+            kind="length"
+            unit={lengths}
+            unitLabel={lengths}
+            least={0.1}
+            value={o.lengthM}
+            show={(v) => lengthFigure(v, lengths)}
+            say={(v) => lengthText(v, lengths)}
+            onCommit={(lengthM) => put(offers.with(i, { ...o, lengthM }))}
+          />
+          for
+          <QuantityField
+            label={`price of offer ${i + 1}`}
+            keptAs={`offer price ${o.id}`}
+            kind="price"
+            unit=""
+            unitLabel={settings.currency}
+            value={o.price}
+            show={(v) => plain(v, 2)}
+            say={(v) => `${plain(v, 2)} ${settings.currency}`}
+            onCommit={(price) => put(offers.with(i, { ...o, price }))}
+          />
+          <button type="button" className="quiet" onClick={() => put(offers.toSpliced(i, 1))}>
+            Remove
+          </button>
+        </span>
+      ))}
+      {names.length > 0 && (
+        <button
+          type="button"
+          className="quiet self-start"
+          onClick={() =>
+            put([
+              ...offers,
+              {
+                id: crypto.randomUUID().slice(0, 8),
+                cableKey: names[0]?.value ?? '',
+                lengthM: 100,
+                price: 100,
+              },
+            ])
+          }
+        >
+          Add a reel that is on offer
         </button>
       )}
     </div>

@@ -24,6 +24,7 @@ export function Cutting({ sheet, document, change }: PartProps) {
       const reels: Begun[] = [];
       for (const of of needed) {
         const type = (types.data ?? []).find((t) => t.key === of.cableKey);
+        const offer = (document.offers ?? []).find((o) => o.cableKey === of.cableKey);
         const answer = await answered(
           api.POST('/api/locker/cut-plans', {
             body: {
@@ -31,7 +32,7 @@ export function Cutting({ sheet, document, change }: PartProps) {
               reels: (document.reels ?? [])
                 .filter((r) => r.cableKey === of.cableKey)
                 .map((r) => ({ name: r.name, lengthM: r.lengthM })),
-              soldInM: type?.soldInM ?? byTheMetre(of.cuts.map((c) => c.lengthM)),
+              soldInM: offer?.lengthM ?? type?.soldInM ?? byTheMetre(of.cuts.map((c) => c.lengthM)),
             },
           }),
         );

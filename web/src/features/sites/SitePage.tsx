@@ -73,7 +73,7 @@ export function SitePage() {
             className="flex min-w-0 flex-col gap-4 px-4 py-3 max-[899px]:border-t max-[899px]:border-hairline min-[900px]:w-[36%] min-[900px]:overflow-y-auto min-[900px]:border-l min-[900px]:border-hairline print:w-auto print:overflow-visible print:border-l-0"
           >
             <Totals sheet={sheet.data} document={document} change={steps.change} />
-            <Buying name={name} document={document} change={steps.change} />
+            <Buying name={name} sheet={sheet.data} document={document} change={steps.change} />
             <Cutting sheet={sheet.data} document={document} change={steps.change} />
           </section>
         )}

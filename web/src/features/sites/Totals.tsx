@@ -1,7 +1,7 @@
 import { usePreferences } from '../../app/preferences';
 import { QuantityField } from '../../ui';
 import { fixed, lengthText, plain } from '../../units';
-import { moneyText, siteSentences } from '../../words';
+import { siteSentences } from '../../words';
 import type { PartProps } from './SitePage';
 
 const FIGURES = [
@@ -10,7 +10,7 @@ const FIGURES = [
   ['hoursPer10m', 'for 10 m of cable'],
 ] as const;
 
-/** What all runs come to, each bought by itself. */
+/** What all runs come to; what it costs stands where it is bought. */
 export function Totals({ sheet, document, change }: PartProps) {
   const { lengths } = usePreferences();
   const { totals } = sheet;
@@ -19,18 +19,11 @@ export function Totals({ sheet, document, change }: PartProps) {
     <section aria-label="totals" className="flex flex-col gap-1">
       <h2 className="font-bold">All runs together</h2>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
-        <dt className="text-soft">cost</dt>
-        <dd>
-          {totals.costs.map((c) => (
-            <span key={c.currency} className="figures mr-3 font-semibold">
-              {moneyText(c)}
-              {c.sample && <span className="font-normal text-soft"> (sample prices)</span>}
-            </span>
-          ))}
-          {totals.costs.length === 0 && 'nothing has a price'}
-        </dd>
         {totals.cables.map((c) => (
-          <Cable key={c.name} cable={c} text={(m) => lengthText(Number(m.toFixed(2)), lengths)} />
+          <div key={c.name} className="contents">
+            <dt className="text-soft">{c.name}</dt>
+            <dd>{lengthText(Number(c.cutM.toFixed(2)), lengths)} to cut</dd>
+          </div>
         ))}
         {totals.parts.length > 0 && (
           <>
@@ -54,10 +47,9 @@ export function Totals({ sheet, document, change }: PartProps) {
           </>
         )}
       </dl>
-      <p className="text-fine text-soft">
-        {siteSentences.costsApart}
-        {totals.unpriced.length > 0 && ` Without a price: ${totals.unpriced.join(', ')}.`}
-      </p>
+      {totals.unpriced.length > 0 && (
+        <p className="text-fine text-soft">Without a price: {totals.unpriced.join(', ')}.</p>
+      )}
       <p className="flex flex-wrap items-baseline gap-x-3 text-fine text-soft print:hidden">
         Hours:
         {FIGURES.map(([name, text]) => (
@@ -79,23 +71,5 @@ export function Totals({ sheet, document, change }: PartProps) {
         <span>{siteSentences.workIsYours}</span>
       </p>
     </section>
-  );
-}
-
-function Cable({
-  cable,
-  text,
-}: {
-  cable: PartProps['sheet']['totals']['cables'][number];
-  text: (m: number) => string;
-}) {
-  return (
-    <>
-      <dt className="text-soft">{cable.name}</dt>
-      <dd>
-        {text(cable.neededM)}
-        {cable.boughtM > cable.neededM + 0.005 && ` needed, ${text(cable.boughtM)} bought`}
-      </dd>
-    </>
   );
 }

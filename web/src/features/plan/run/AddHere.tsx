@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { usePieces } from '../../../api';
+import { useDevices, usePieces } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
 import { OpensInPlace, useTyped } from '../../../ui';
 import { branchAt } from '../document/branches';
@@ -45,7 +45,8 @@ function Offers({ at, close }: { at: number; close: () => void }) {
   const find = useTyped(typed);
   const found = usePieces(isLong && find !== '' ? { find } : null).data;
   const pieces = (isLong && find !== '' ? found?.items : first?.items) ?? [];
-  const meant = offersFor(typed, catalogue, connectors, lengths, pieces);
+  const devices = useDevices().data ?? [];
+  const meant = offersFor(typed, catalogue, connectors, lengths, pieces, devices);
   const offers = meant.slice(0, MOST_OFFERED);
 
   function take(index: number) {

@@ -47,7 +47,7 @@ export function BranchLanes({ lanes, slots, end }: { lanes: Lane[]; slots: Slot[
       lane={lane}
       from={middleOf(slots[lane.fork])}
       to={lane.isTowardRadios ? 0 : end}
-      y={HEIGHT + i * LANE_HEIGHT + 8}
+      y={HEIGHT + i * LANE_HEIGHT + 2}
     />
   ));
 }
@@ -87,7 +87,7 @@ function BranchLane({ lane, from, to, y }: { lane: Lane; from: number; to: numbe
       />
       <text
         x={bend > 0 ? from + 14 : from - 14}
-        y={y - 3}
+        y={y + 11}
         fontSize="11"
         fill="var(--ink)"
         textAnchor={bend > 0 ? 'start' : 'end'}

@@ -6,6 +6,7 @@ import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { ElementFacts } from './ElementFacts';
 import { elementName, KIND_WORDS } from './elements';
+import { KeepDevice } from './KeepDevice';
 import { Owning } from './Owning';
 import { STOP } from './useWalk';
 
@@ -44,7 +45,7 @@ export function ElementPanel({
           </p>
           <ElementFacts element={element} index={index} name={name} />
           <Owning element={element} index={index} />
-          <Moves element={element} index={index} close={close} />
+          <Moves element={element} index={index} name={name} close={close} />
         </>
       )}
     </OpensInPlace>
@@ -52,7 +53,7 @@ export function ElementPanel({
 }
 
 /** What can be done with an element as a whole. */
-function Moves({ element, index, close }: Props & { close: () => void }) {
+function Moves({ element, index, name, close }: Props & { name: string; close: () => void }) {
   const { plan, command } = useSheet();
   const isPiece = element.kind === 'LINE' && element.pieceId;
   const act = (c: Command) => {
@@ -102,6 +103,7 @@ function Moves({ element, index, close }: Props & { close: () => void }) {
       >
         Take out
       </button>
+      <KeepDevice element={element} name={name} />
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import type { CableType, Connector, Piece } from '../../../api';
+import type { CableType, Connector, OwnDevice, Piece } from '../../../api';
 import { parseQuantity, plain } from '../../../units';
 import type { LengthUnit } from '../../../units';
 import type { Element } from '../document/model';
@@ -110,8 +110,9 @@ export function offersFor(
   connectors: Connector[],
   unit: LengthUnit,
   pieces: readonly Piece[] = [],
+  devices: readonly OwnDevice[] = [],
 ): Offer[] {
-  const all = [catalogue, connectors, unit, pieces] as const;
+  const all = [catalogue, connectors, unit, pieces, devices] as const;
   const asItStands = meantBy(typed.trim(), 1, ...all);
   const count = COUNT.exec(typed.trim());
   // "10 foam" is Foam 10; "3 barrels" is three of them
@@ -127,6 +128,7 @@ function meantBy(
   connectors: Connector[],
   unit: LengthUnit,
   pieces: readonly Piece[],
+  devices: readonly OwnDevice[],
 ): Offer[] {
   const quantity = QUANTITY.exec(text)?.[2];
   const words = text
@@ -145,7 +147,11 @@ function meantBy(
     const of = (w: string) => (known.includes(w) ? 2 : known.some((k) => k.startsWith(w)) ? 1 : 0);
     return words.reduce((sum, w) => sum + of(w), 0);
   };
-  const meant = [...everything(quantity, catalogue, connectors, unit), ...owned(pieces)]
+  const meant = [
+    ...kept(devices),
+    ...everything(quantity, catalogue, connectors, unit),
+    ...owned(pieces),
+  ]
     .filter(isMeant)
     .toSorted((a, b) => nearness(b) - nearness(a));
   return meant.map((offer) => ({
@@ -198,6 +204,15 @@ function pairsOf(text: string): Set<string> {
   return new Set(
     Array.from({ length: Math.max(0, text.length - 1) }, (_, i) => text.slice(i, i + 2)),
   );
+}
+
+/** Devices of one's own: what is put in is a copy. */
+function kept(devices: readonly OwnDevice[]): Offer[] {
+  return devices.map((d) => ({
+    text: d.name,
+    kind: 'device of mine',
+    element: (): Element => ({ ...d.element, id: newId(), name: d.name }) as Element,
+  }));
 }
 
 /** Pieces of the locker that may lie in a run, each with its own length. */

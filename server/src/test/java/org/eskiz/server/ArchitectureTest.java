@@ -108,7 +108,7 @@ class ArchitectureTest {
             .whereLayer("device")
             .mayOnlyAccessLayers(and("catalogue", "document"))
             .whereLayer("transfer")
-            .mayOnlyAccessLayers(and("catalogue", "plan", "bench", "locker"));
+            .mayOnlyAccessLayers(and("catalogue", "plan", "bench", "locker", "site", "device"));
 
     private static String[] and(String... features) {
         return Stream.concat(Arrays.stream(EVERYWHERE), Arrays.stream(features)).toArray(String[]::new);

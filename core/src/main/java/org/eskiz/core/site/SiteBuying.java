@@ -86,14 +86,43 @@ public final class SiteBuying {
      * @param pricePerM of what is bought
      * @param inM whole lengths it is sold in; empty for by the metre
      * @param atHandM reels of it that are there already
+     * @param offer a reel of it that is on offer besides; empty for none
      */
-    public record Sold(double pricePerM, OptionalDouble inM, List<Double> atHandM) {
+    public record Sold(double pricePerM, OptionalDouble inM, List<Double> atHandM, Optional<Offer> offer) {
 
         public Sold {
             Require.notNegative("price per m", pricePerM);
             atHandM = List.copyOf(atHandM);
         }
+
+        /** Without a reel on offer. */
+        public Sold(double pricePerM, OptionalDouble inM, List<Double> atHandM) {
+            this(pricePerM, inM, atHandM, Optional.empty());
+        }
+
+        double leastPricePerM() {
+            return offer.map(o -> Math.min(pricePerM, o.price() / o.lengthM())).orElse(pricePerM);
+        }
     }
+
+    /** A whole reel at a price of its own. */
+    public record Offer(double lengthM, double price) {
+
+        public Offer {
+            Require.positive("length in m", lengthM);
+            Require.notNegative("price", price);
+        }
+    }
+
+    /**
+     * How some cuts of one cable are bought.
+     *
+     * @param cost of it
+     * @param boughtM by the metre or in the lengths it is sold in
+     * @param reels of the offer
+     * @param isProven whether nothing is cheaper
+     */
+    public record Way(double cost, double boughtM, int reels, boolean isProven) {}
 
     /**
      * What to buy.
@@ -202,7 +231,7 @@ public final class SiteBuying {
 
     private static Map<String, Sold> withoutReels(Map<String, Sold> sold) {
         Map<String, Sold> without = new HashMap<>();
-        sold.forEach((cable, s) -> without.put(cable, new Sold(s.pricePerM(), s.inM(), List.of())));
+        sold.forEach((cable, s) -> without.put(cable, new Sold(s.pricePerM(), s.inM(), List.of(), s.offer())));
         return without;
     }
 
@@ -219,7 +248,7 @@ public final class SiteBuying {
         return option.otherCost()
                 + option.cuts().stream()
                         .mapToDouble(c -> sold(c.cable()).atHandM().isEmpty()
-                                ? sold(c.cable()).pricePerM() * c.lengthM()
+                                ? sold(c.cable()).leastPricePerM() * c.lengthM()
                                 : 0)
                         .sum();
     }
@@ -285,23 +314,50 @@ public final class SiteBuying {
         return cost;
     }
 
-    /** Infinite where a cut is longer than any length that there is. */
     private double cost(CutsOfCable cuts) {
-        Sold from = sold(cuts.cable());
-        if (from.inM().isEmpty() && from.atHandM().isEmpty()) {
-            return from.pricePerM()
-                    * cuts.lengthsM().stream().mapToDouble(m -> m).sum();
+        Way way = cheapest(sold(cuts.cable()), cuts.lengthsM());
+        isEveryPackingProven &= way.isProven();
+        return way.cost();
+    }
+
+    /**
+     * The cheapest way to buy some cuts of one cable: with none of the reels on offer, with one, and so on. It costs infinitely
+     * much where a cut is longer than any length that there is.
+     */
+    public static Way cheapest(Sold from, List<Double> cutsM) {
+        Way best = way(from, cutsM, 0);
+        for (int reels = 1; from.offer().isPresent() && reels <= cutsM.size(); reels++) {
+            Way more = way(from, cutsM, reels);
+            boolean isProven = best.isProven() && more.isProven();
+            Way cheaper = more.cost() < best.cost() - ROUNDING ? more : best;
+            best = new Way(cheaper.cost(), cheaper.boughtM(), cheaper.reels(), isProven);
+        }
+        return best;
+    }
+
+    private static Way way(Sold from, List<Double> cutsM, int reels) {
+        List<CutPlan.Reel> there = new ArrayList<>();
+        from.atHandM().forEach(m -> there.add(new CutPlan.Reel("", m, false)));
+        for (int i = 0; i < reels; i++) {
+            there.add(new CutPlan.Reel("", from.offer().orElseThrow().lengthM(), false));
+        }
+        double ofReels = reels * from.offer().map(Offer::price).orElse(0.0);
+        if (there.isEmpty() && from.inM().isEmpty()) {
+            double wholeM = cutsM.stream().mapToDouble(m -> m).sum();
+            return new Way(from.pricePerM() * wholeM, wholeM, 0, true);
         }
         CutPlan plan = CutPlan.of(
-                cuts.lengthsM().stream().map(m -> new CutPlan.Cut("", m)).toList(),
-                from.atHandM().stream().map(m -> new CutPlan.Reel("", m, false)).toList(),
+                cutsM.stream().map(m -> new CutPlan.Cut("", m)).toList(),
+                there,
                 from.inM().orElse(0),
                 CutPlan.MOST_STEPS / 100);
-        isEveryPackingProven &= plan.isProven();
         double uncutM = plan.uncut().stream().mapToDouble(CutPlan.Cut::lengthM).sum();
-        if (from.inM().isEmpty()) {
-            return from.pricePerM() * uncutM;
-        }
-        return uncutM > 0 ? Double.POSITIVE_INFINITY : from.pricePerM() * plan.boughtM();
+        boolean isImpossible = from.inM().isPresent() && uncutM > 0;
+        double boughtM = from.inM().isEmpty() ? uncutM : plan.boughtM();
+        return new Way(
+                isImpossible ? Double.POSITIVE_INFINITY : ofReels + from.pricePerM() * boughtM,
+                boughtM,
+                reels,
+                plan.isProven());
     }
 }

@@ -56,6 +56,19 @@ class SiteBuyingTest {
                 .isCloseTo(150, within(1e-9));
     }
 
+    /** 95 m by the metre are 190; a reel of 100 m on offer at 170 is less, and for 30 m alone too much. */
+    @Test
+    void aReelOnOfferIsBoughtWhereItPays() {
+        var offered =
+                new SiteBuying.Sold(2, OptionalDouble.empty(), List.of(), Optional.of(new SiteBuying.Offer(100, 170)));
+        assertThat(SiteBuying.cheapest(offered, List.of(40.0, 30.0, 25.0)))
+                .isEqualTo(new SiteBuying.Way(170, 0, 1, true));
+        assertThat(SiteBuying.cheapest(offered, List.of(30.0)).reels()).isZero();
+        assertThat(SiteBuying.cheapest(offered, List.of(80.0, 40.0)).cost()).isCloseTo(240, within(1e-9));
+        assertThat(SiteBuying.cheapest(offered, List.of(70.0, 30.0, 10.0)).cost())
+                .isCloseTo(190, within(1e-9));
+    }
+
     @Test
     void whatIsThereIsNotBought() {
         var piece = new SiteBuying.Option("old", List.of(), 3, Optional.of("p1"));
@@ -96,7 +109,11 @@ class SiteBuyingTest {
                             random.nextBoolean()
                                     ? OptionalDouble.of(20 + 5 * random.nextInt(5))
                                     : OptionalDouble.empty(),
-                            random.nextInt(4) == 0 ? List.of(5.0 + random.nextInt(15)) : List.of()));
+                            random.nextInt(4) == 0 ? List.of(5.0 + random.nextInt(15)) : List.of(),
+                            random.nextInt(2) == 0
+                                    ? Optional.of(
+                                            new SiteBuying.Offer(15 + random.nextInt(30), 10 + random.nextInt(40)))
+                                    : Optional.empty()));
         }
         List<SiteBuying.Needed> runs = new ArrayList<>();
         for (int i = 0; i < 2 + random.nextInt(3); i++) {
@@ -148,21 +165,16 @@ class SiteBuyingTest {
                     .map(SiteBuying.Cut::lengthM)
                     .sorted(Comparator.reverseOrder())
                     .toList();
-            cost += cable.getValue().pricePerM()
-                    * boughtM(
-                            cutsM,
-                            0,
-                            new ArrayList<>(cable.getValue().atHandM()),
-                            cable.getValue().inM(),
-                            0);
+            cost += cheapest(
+                    cable.getValue(), cutsM, 0, new ArrayList<>(cable.getValue().atHandM()));
         }
         return cost;
     }
 
-    /** Each cut from each reel with room, from a new length, or by the metre. */
-    private static double boughtM(List<Double> cutsM, int cut, List<Double> leftM, OptionalDouble inM, double boughtM) {
+    /** Each cut from each reel with room, from a new length or a reel on offer, or by the metre. */
+    private static double cheapest(SiteBuying.Sold from, List<Double> cutsM, int cut, List<Double> leftM) {
         if (cut == cutsM.size()) {
-            return boughtM;
+            return 0;
         }
         double m = cutsM.get(cut);
         double least = Double.POSITIVE_INFINITY;
@@ -170,16 +182,21 @@ class SiteBuyingTest {
             if (leftM.get(r) >= m) {
                 List<Double> after = new ArrayList<>(leftM);
                 after.set(r, leftM.get(r) - m);
-                least = Math.min(least, boughtM(cutsM, cut + 1, after, inM, boughtM));
+                least = Math.min(least, cheapest(from, cutsM, cut + 1, after));
             }
         }
-        if (inM.isEmpty()) {
-            return Math.min(least, boughtM(cutsM, cut + 1, leftM, inM, boughtM + m));
-        }
-        if (m <= inM.getAsDouble()) {
+        if (from.inM().isEmpty()) {
+            least = Math.min(least, from.pricePerM() * m + cheapest(from, cutsM, cut + 1, leftM));
+        } else if (m <= from.inM().getAsDouble()) {
             List<Double> after = new ArrayList<>(leftM);
-            after.add(inM.getAsDouble() - m);
-            least = Math.min(least, boughtM(cutsM, cut + 1, after, inM, boughtM + inM.getAsDouble()));
+            after.add(from.inM().getAsDouble() - m);
+            double length = from.pricePerM() * from.inM().getAsDouble();
+            least = Math.min(least, length + cheapest(from, cutsM, cut + 1, after));
+        }
+        if (from.offer().isPresent() && m <= from.offer().get().lengthM()) {
+            List<Double> after = new ArrayList<>(leftM);
+            after.add(from.offer().get().lengthM() - m);
+            least = Math.min(least, from.offer().get().price() + cheapest(from, cutsM, cut + 1, after));
         }
         return least;
     }

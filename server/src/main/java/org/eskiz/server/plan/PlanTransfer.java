@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
 import org.eskiz.server.operator.WorkshopService;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -60,6 +61,13 @@ public class PlanTransfer {
     @Transactional(readOnly = true)
     public List<PlanInFile> some(Collection<UUID> ids) {
         return inFile(repository.findByIdInAndWorkshopIdOrderBySiteAscNameAscIdAsc(ids, workshops.current()));
+    }
+
+    /** The plans of a site, by their names. */
+    @Transactional(readOnly = true)
+    public List<PlanInFile> ofSite(String site) {
+        return inFile(repository.findByWorkshopIdAndSiteAndDeletedAtIsNullOrderByNameAscIdAsc(
+                workshops.current(), site, Limit.unlimited()));
     }
 
     /** One plan; 404 where there is none. */

@@ -44,7 +44,10 @@ record SiteBuyingResponse(
      * A cable that is bought.
      *
      * @param neededM all cuts, allowances and reserve included
+     * @param boughtM by the metre or in the lengths it is sold in
      * @param soldInM null where it is sold by the metre
+     * @param reels whole ones that are on offer
+     * @param reelM length of one; null where none is on offer
      */
     record SiteBoughtResponse(
             String name,
@@ -52,6 +55,8 @@ record SiteBuyingResponse(
             double neededM,
             double boughtM,
             @Nullable Double soldInM,
+            int reels,
+            @Nullable Double reelM,
             List<SiteCutResponse> cuts) {}
 
     /** A cut, allowances and reserve included. */

@@ -14,7 +14,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.eskiz.core.choice.Money;
-import org.eskiz.core.kit.CutPlan;
 import org.eskiz.core.site.SiteBuying;
 import org.eskiz.core.site.SiteBuying.Answer;
 import org.eskiz.core.site.SiteBuying.Cut;
@@ -70,6 +69,7 @@ class SiteBuyingService {
         private final String currency;
         private final double reserve;
         private final List<SiteDocument.ReelSpec> reels;
+        private final List<SiteDocument.OfferSpec> offers;
         private final Map<String, Sold> sold = new HashMap<>();
         private final Map<String, String> keys = new HashMap<>();
         private final Set<String> unpriced = new LinkedHashSet<>();
@@ -85,6 +85,7 @@ class SiteBuyingService {
             this.currency = catalogue.currency().map(c -> c.getCurrencyCode()).orElse("EUR");
             this.reserve = 1 + requireNonNullElse(document.reservePercent(), 0.0) / 100;
             this.reels = requireNonNullElse(document.reels(), List.of());
+            this.offers = requireNonNullElse(document.offers(), List.of());
         }
 
         SiteBuyingResponse of(List<PlanAtSite> at) {
@@ -169,7 +170,15 @@ class SiteBuyingService {
                     name -> new Sold(
                             cut.pricePerM().orElseThrow().amount().doubleValue(),
                             cut.soldInM() == null ? OptionalDouble.empty() : OptionalDouble.of(cut.soldInM()),
-                            atHandM(cut.cableKey())));
+                            atHandM(cut.cableKey()),
+                            offer(cut.cableKey())));
+        }
+
+        private Optional<SiteBuying.Offer> offer(String cableKey) {
+            return offers.stream()
+                    .filter(o -> o.cableKey().equals(cableKey))
+                    .findFirst()
+                    .map(o -> new SiteBuying.Offer(o.lengthM(), o.price()));
         }
 
         private List<Double> atHandM(String cableKey) {
@@ -220,23 +229,16 @@ class SiteBuyingService {
         private SiteBoughtResponse bought(String cable, List<SiteCutResponse> cuts) {
             Sold from = sold.get(cable);
             double neededM = cuts.stream().mapToDouble(SiteCutResponse::lengthM).sum();
-            CutPlan plan = CutPlan.of(
-                    cuts.stream()
-                            .map(c -> new CutPlan.Cut(c.run(), c.lengthM()))
-                            .toList(),
-                    from.atHandM().stream()
-                            .map(m -> new CutPlan.Reel("", m, false))
-                            .toList(),
-                    from.inM().orElse(0),
-                    CutPlan.MOST_STEPS / 100);
-            double uncutM =
-                    plan.uncut().stream().mapToDouble(CutPlan.Cut::lengthM).sum();
+            SiteBuying.Way way = SiteBuying.cheapest(
+                    from, cuts.stream().map(SiteCutResponse::lengthM).toList());
             return new SiteBoughtResponse(
                     cable,
                     keys.get(cable),
                     neededM,
-                    from.inM().isEmpty() ? uncutM : plan.boughtM(),
+                    way.boughtM(),
                     from.inM().isEmpty() ? null : from.inM().getAsDouble(),
+                    way.reels(),
+                    from.offer().map(SiteBuying.Offer::lengthM).orElse(null),
                     cuts);
         }
     }

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param work hours of work, by a figure of one's own
  * @param reservePercent that every cut is longer
  * @param reels that are there already
+ * @param offers reels that can be bought whole, at a price of their own
  * @param phased pairs of lines that are fed in phase
  * @param cutting what is cut from which reel, step by step; null until it is kept
  * @param done steps of the list that are ticked
@@ -39,6 +40,9 @@ public record SiteDocument(
         @Nullable @Size(max = 50, message = "must be at most {max} reels")
         List<@Valid @NotNull(message = "must be a reel, not null") ReelSpec> reels,
 
+        @Nullable @Size(max = 20, message = "must be at most {max} offers")
+        List<@Valid @NotNull(message = "must be an offer, not null") OfferSpec> offers,
+
         @Nullable @Size(max = 10, message = "must be at most {max} pairs")
         List<@Valid @NotNull(message = "must be a pair, not null") PhasedSpec> phased,
 
@@ -51,7 +55,7 @@ public record SiteDocument(
 
     static final int SCHEMA_VERSION = 1;
     static final SiteDocument EMPTY =
-            new SiteDocument(SCHEMA_VERSION, null, null, null, null, null, null, null, null, null);
+            new SiteDocument(SCHEMA_VERSION, null, null, null, null, null, null, null, null, null, null);
 
     /**
      * A duct, a tube or a bore through a wall.
@@ -107,6 +111,24 @@ public record SiteDocument(
 
             @NotNull(message = "must be given") @Within(what = "length in m", min = 0.1, max = 10_000)
             Double lengthM) {}
+
+    /**
+     * A whole reel that can be bought; of a cable with several the first counts.
+     *
+     * @param price of the reel, in the currency that is paid in
+     */
+    public record OfferSpec(
+            @NotNull(message = "must be given") @PlainText(max = 64, blank = false)
+            String id,
+
+            @NotNull(message = "must be given") @PlainText(max = 64)
+            String cableKey,
+
+            @NotNull(message = "must be given") @Within(what = "length in m", min = 0.1, max = 10_000)
+            Double lengthM,
+
+            @NotNull(message = "must be given") @Within(what = "price", min = 0, max = 1e6)
+            Double price) {}
 
     /**
      * Two lines that are fed in phase, or with a stated difference.

@@ -95,12 +95,25 @@ public class SiteService {
         return store.change(() -> saveOver(name, request), () -> changed(name));
     }
 
+    List<SiteInFile> said() {
+        return sites.findByWorkshopIdOrderByName(workshops.current()).stream()
+                .map(s -> new SiteInFile(s.name, json.readValue(s.document, SiteDocument.class)))
+                .toList();
+    }
+
+    /** Says something of a site whether a plan carries it yet or not, within the caller's transaction. */
+    void put(String name, SiteDocument document) {
+        SiteEntity site =
+                stored(name).orElseGet(() -> SiteEntity.create(workshops.current(), name, Instant.now(clock)));
+        site.document = json.writeValueAsString(document);
+        site.changedAt = Instant.now(clock);
+        sites.save(site);
+    }
+
     /** Says something of a site of the demo, unless somebody did, within the caller's transaction. */
     void createDemo(String name, SiteDocument document) {
         if (stored(name).isEmpty()) {
-            SiteEntity site = created(name);
-            site.document = json.writeValueAsString(document);
-            sites.save(site);
+            put(name, document);
         }
     }
 

@@ -1,7 +1,6 @@
 package org.eskiz.server.site;
 
 import io.swagger.v3.oas.annotations.media.Schema;
-import java.math.BigDecimal;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.core.choice.Verdict;
@@ -82,14 +81,12 @@ record SiteSheetResponse(
     /**
      * What all of it comes to.
      *
-     * @param costs one for each currency
      * @param cables by type
      * @param parts connectors and all else, by name
      * @param hours null where nobody has said how long anything takes
      * @param unpriced names of what has no price
      */
     record SiteTotalsResponse(
-            List<SiteCostResponse> costs,
             List<SiteCableResponse> cables,
             List<SitePartResponse> parts,
             @Nullable Double hours,
@@ -97,10 +94,8 @@ record SiteSheetResponse(
             @Nullable Double onMastKg,
             List<String> unpriced) {}
 
-    record SiteCostResponse(BigDecimal amount, String currency, boolean sample) {}
-
-    /** So much of a cable in all runs. */
-    record SiteCableResponse(String name, double neededM, double boughtM) {}
+    /** So much of a cable in all runs, allowances and reserve included. */
+    record SiteCableResponse(String name, double cutM) {}
 
     /** So many of a part in all runs. */
     record SitePartResponse(String name, int count) {}

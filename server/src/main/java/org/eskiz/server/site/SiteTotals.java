@@ -2,24 +2,21 @@ package org.eskiz.server.site;
 
 import static java.util.Objects.requireNonNullElse;
 
-import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.Function;
 import org.eskiz.core.choice.Bought;
 import org.eskiz.server.comparison.RunSheetResponse.ToBuyResponse;
 import org.eskiz.server.site.SiteSheetResponse.SiteCableResponse;
-import org.eskiz.server.site.SiteSheetResponse.SiteCostResponse;
 import org.eskiz.server.site.SiteSheetResponse.SitePartResponse;
 import org.eskiz.server.site.SiteSheetResponse.SiteRunResponse;
 import org.eskiz.server.site.SiteSheetResponse.SiteTotalsResponse;
 
-/** Adds up what the runs of a site come to, each bought by itself. */
+/** Adds up what the runs of a site come to; what it costs is a matter of how it is bought. */
 final class SiteTotals {
 
     private final SiteDocument.WorkSpec work;
@@ -32,8 +29,7 @@ final class SiteTotals {
         List<ToBuyResponse> toBuy =
                 runs.stream().flatMap(r -> r.toBuy().stream()).toList();
         return new SiteTotalsResponse(
-                costs(toBuy),
-                cables(toBuy),
+                cables(runs),
                 parts(toBuy),
                 hours(runs, toBuy),
                 sum(runs, SiteRunResponse::massKg),
@@ -41,41 +37,16 @@ final class SiteTotals {
                 unpriced(toBuy));
     }
 
-    private static List<SiteCostResponse> costs(List<ToBuyResponse> toBuy) {
-        Map<String, SiteCostResponse> byCurrency = new TreeMap<>();
-        for (ToBuyResponse item : toBuy) {
-            if (item.cost() != null) {
-                var cost = new SiteCostResponse(
-                        item.cost().amount(),
-                        item.cost().currency(),
-                        item.cost().sample());
-                byCurrency.merge(
-                        cost.currency(),
-                        cost,
-                        (a, b) -> new SiteCostResponse(
-                                plain(a.amount().add(b.amount())), a.currency(), a.sample() || b.sample()));
-            }
-        }
-        return List.copyOf(byCurrency.values());
-    }
-
-    private static BigDecimal plain(BigDecimal amount) {
-        BigDecimal stripped = amount.stripTrailingZeros();
-        return stripped.scale() < 0 ? stripped.setScale(0) : stripped;
-    }
-
-    private static List<SiteCableResponse> cables(List<ToBuyResponse> toBuy) {
-        Map<String, SiteCableResponse> byName = new LinkedHashMap<>();
-        for (ToBuyResponse item : toBuy) {
-            if (item.kind() == Bought.Kind.CABLE) {
-                String name = requireNonNullElse(item.name(), "a cable");
-                byName.merge(
-                        name,
-                        new SiteCableResponse(name, item.needed(), item.bought()),
-                        (a, b) -> new SiteCableResponse(name, a.neededM() + b.neededM(), a.boughtM() + b.boughtM()));
-            }
-        }
-        return List.copyOf(byName.values());
+    /** What is cut, allowances and reserve included. */
+    private static List<SiteCableResponse> cables(List<SiteRunResponse> runs) {
+        Map<String, Double> byName = new LinkedHashMap<>();
+        runs.stream()
+                .flatMap(r -> r.lines().stream())
+                .filter(l -> !l.isOwned())
+                .forEach(l -> byName.merge(l.name(), l.cutM(), Double::sum));
+        List<SiteCableResponse> cables = new ArrayList<>();
+        byName.forEach((name, cutM) -> cables.add(new SiteCableResponse(name, cutM)));
+        return cables;
     }
 
     private static List<SitePartResponse> parts(List<ToBuyResponse> toBuy) {

@@ -8,5 +8,7 @@ enum PartKind {
     KIT,
     TEST,
     PLAN,
+    SITE,
+    DEVICE,
     SETTINGS
 }

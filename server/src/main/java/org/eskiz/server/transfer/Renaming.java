@@ -23,13 +23,16 @@ final class Renaming {
             "antennaSocketKey",
             "pieceId",
             "planId",
+            "run",
+            "first",
+            "second",
             "throughFileId",
             "openFileId",
             "shortedFileId",
             "terminatedFileId");
 
     /** Lists of keys. */
-    private static final Set<String> LISTS = Set.of("madeTypes", "favourites", "retired");
+    private static final Set<String> LISTS = Set.of("madeTypes", "favourites", "retired", "runs");
 
     private final Map<String, String> names = new HashMap<>();
 

@@ -8,12 +8,14 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.eskiz.server.operator.OpenToVisitors;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.core.io.ClassPathResource;
@@ -63,6 +65,18 @@ class TransferController {
         PlanInFile plan = plans.one(id);
         Attachment.begin(response, plan.name() + ".eskiz.json", MediaType.APPLICATION_JSON);
         writer.plan(plan, response.getOutputStream());
+    }
+
+    @GetMapping(path = "/sites/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
+    @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
+    @Operation(operationId = "exportSite", summary = "A site with all of its plans and what they need, as one file")
+    void site(@PathVariable String name, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        List<PlanInFile> ofSite = plans.ofSite(name);
+        if (ofSite.isEmpty()) {
+            throw new NotFoundException("site with plans", name);
+        }
+        Attachment.begin(response, name + ".eskiz.json", MediaType.APPLICATION_JSON);
+        writer.site(name, ofSite, response.getOutputStream());
     }
 
     @PutMapping(path = "/uploads/{id}/parts/{number}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)

@@ -8,14 +8,16 @@ import org.eskiz.server.bench.SweepInFile;
 import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.ConnectorRequest;
+import org.eskiz.server.device.DeviceRequest;
 import org.eskiz.server.locker.PieceInFile;
 import org.eskiz.server.locker.kit.KitRequest;
 import org.eskiz.server.operator.Settings;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.site.SiteInFile;
 
 /**
- * A file: a plan with all that it needs, or a whole workspace. Units are in the names; what is not known is left out or null.
+ * A file: a plan or a site with all that it needs, or a whole workspace. Units are in the names; what is not known is left out or null.
  *
  * @param format always {@code eskiz}
  * @param schemaVersion always {@link #SCHEMA_VERSION} once read; older files are brought up to it
@@ -27,6 +29,8 @@ import org.eskiz.server.problem.PlainText;
  * @param kits that are kept
  * @param tests of cables
  * @param sweeps that tests refer to
+ * @param sites what is said of places beside their plans
+ * @param devices of the operator's own
  * @param favourites keys of types at the top
  * @param retired keys of types that are not offered any more
  * @param settings of a workspace; null in the file of a plan
@@ -44,6 +48,8 @@ record TransferFile(
         List<@NotNull(message = "must be a kit, not null") @Valid KitRequest> kits,
         List<@NotNull(message = "must be a test, not null") @Valid TestInFile> tests,
         List<@NotNull(message = "must be a sweep, not null") @Valid SweepInFile> sweeps,
+        List<@NotNull(message = "must be a site, not null") @Valid SiteInFile> sites,
+        List<@NotNull(message = "must be a device, not null") @Valid DeviceRequest> devices,
         List<@NotNull(message = "must be a key, not null") String> favourites,
         List<@NotNull(message = "must be a key, not null") String> retired,
 

@@ -12,6 +12,8 @@ import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
+import org.eskiz.server.device.DeviceRequest;
+import org.eskiz.server.device.DeviceTransfer;
 import org.eskiz.server.locker.LockerTransfer;
 import org.eskiz.server.locker.PieceInFile;
 import org.eskiz.server.locker.kit.KitRequest;
@@ -20,6 +22,8 @@ import org.eskiz.server.operator.Settings;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlanTransfer;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.site.SiteInFile;
+import org.eskiz.server.site.SiteTransfer;
 import org.eskiz.server.transfer.TransferRequest.Take;
 import org.eskiz.server.transfer.TransferResponse.PartResponse;
 import org.eskiz.server.transfer.TransferResponse.State;
@@ -34,6 +38,8 @@ class TransferPreview {
     private final KitTransfer kits;
     private final BenchTransfer bench;
     private final PlanTransfer plans;
+    private final SiteTransfer sites;
+    private final DeviceTransfer devices;
     private final SettingsService settings;
 
     TransferPreview(
@@ -42,12 +48,16 @@ class TransferPreview {
             KitTransfer kits,
             BenchTransfer bench,
             PlanTransfer plans,
+            SiteTransfer sites,
+            DeviceTransfer devices,
             SettingsService settings) {
         this.catalogue = catalogue;
         this.locker = locker;
         this.kits = kits;
         this.bench = bench;
         this.plans = plans;
+        this.sites = sites;
+        this.devices = devices;
         this.settings = settings;
     }
 
@@ -82,8 +92,30 @@ class TransferPreview {
                         plans.stored(p.id())
                                 .map(s -> PlanTransfer.saysTheSame(s, p))
                                 .orElse(null))));
+        file.each(Section.SITES, (i, tree, s) -> parts.add(judged(s)));
+        Map<UUID, DeviceRequest> devicesHere = devices.byId();
+        file.each(
+                Section.DEVICES,
+                (i, tree, d) -> parts.add(part(
+                        PartKind.DEVICE,
+                        d.id(),
+                        d.name(),
+                        devicesHere.containsKey(d.id()) ? d.equals(devicesHere.get(d.id())) : null)));
         file.settings().ifPresent(s -> parts.add(judged(s)));
         return parts;
+    }
+
+    /** A site has one sheet: it cannot stand beside mine. */
+    private PartResponse judged(SiteInFile site) {
+        State state = sites.stored(site.name())
+                .map(mine -> mine.equals(site) ? State.SAME : State.CLASH)
+                .orElse(State.NEW);
+        return new PartResponse(
+                PartKind.SITE,
+                site.name(),
+                site.name(),
+                state,
+                state == State.CLASH ? List.of(Take.MINE, Take.THEIRS) : List.of());
     }
 
     private PartResponse judged(Settings theirs) {

@@ -15,6 +15,8 @@ import org.eskiz.server.bench.BenchTransfer;
 import org.eskiz.server.catalogue.CableTypeRequest;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
+import org.eskiz.server.device.DeviceRequest;
+import org.eskiz.server.device.DeviceTransfer;
 import org.eskiz.server.locker.LockerTransfer;
 import org.eskiz.server.locker.kit.KitRequest;
 import org.eskiz.server.locker.kit.KitTransfer;
@@ -24,6 +26,8 @@ import org.eskiz.server.plan.PlanTransfer;
 import org.eskiz.server.problem.FieldError;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.ValidationErrors;
+import org.eskiz.server.site.SiteInFile;
+import org.eskiz.server.site.SiteTransfer;
 import org.eskiz.server.transfer.TransferRequest.Take;
 import org.eskiz.server.transfer.TransferResponse.PartResponse;
 import org.eskiz.server.transfer.TransferResponse.State;
@@ -41,6 +45,8 @@ class TransferService {
     private final KitTransfer kits;
     private final BenchTransfer bench;
     private final PlanTransfer plans;
+    private final SiteTransfer sites;
+    private final DeviceTransfer devices;
     private final SettingsService settings;
     private final TransferReader reader;
     private final TransferPreview preview;
@@ -53,6 +59,8 @@ class TransferService {
             KitTransfer kits,
             BenchTransfer bench,
             PlanTransfer plans,
+            SiteTransfer sites,
+            DeviceTransfer devices,
             SettingsService settings,
             TransferReader reader,
             TransferPreview preview,
@@ -63,6 +71,8 @@ class TransferService {
         this.kits = kits;
         this.bench = bench;
         this.plans = plans;
+        this.sites = sites;
+        this.devices = devices;
         this.settings = settings;
         this.reader = reader;
         this.preview = preview;
@@ -185,6 +195,14 @@ class TransferService {
                     bench::add,
                     bench::replace);
             each(Section.PLANS, PartKind.PLAN, PlanInFile::id, PlanInFile::name, plans::add, plans::replace);
+            each(Section.SITES, PartKind.SITE, SiteInFile::name, SiteInFile::name, sites::put, sites::put);
+            each(
+                    Section.DEVICES,
+                    PartKind.DEVICE,
+                    DeviceRequest::id,
+                    DeviceRequest::name,
+                    devices::add,
+                    devices::replace);
             file.each(Section.FAVOURITES, (i, tree, k) -> inFile(k, () -> catalogue.favour(renaming.of(k))));
             file.each(Section.RETIRED, (i, tree, k) -> inFile(k, () -> catalogue.retire(renaming.of(k))));
             if (fate.get(id(PartKind.SETTINGS, "settings")) == Take.THEIRS) {
@@ -207,6 +225,7 @@ class TransferService {
             file.each(
                     Section.TESTS,
                     (i, tree, t) -> freshId(PartKind.TEST, t.noted().id(), true, tree.path("decisions")));
+            file.each(Section.DEVICES, (i, tree, d) -> freshId(PartKind.DEVICE, d.id(), true, tree.path("changes")));
             file.each(Section.PLANS, (i, tree, p) -> freshId(PartKind.PLAN, p.id(), true, tree.path("decisions")));
         }
 
@@ -265,7 +284,7 @@ class TransferService {
                 if (locker.labelled(label).isPresent()) {
                     piece.put("label", locker.freeLabel(label));
                 }
-            } else if (kind == PartKind.KIT || kind == PartKind.PLAN) {
+            } else if (kind == PartKind.KIT || kind == PartKind.PLAN || kind == PartKind.DEVICE) {
                 tree.put("name", tree.path("name").asString() + " (from a file)");
             }
         }

@@ -6,8 +6,10 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -18,12 +20,15 @@ import org.eskiz.server.bench.BenchTransfer;
 import org.eskiz.server.bench.TestInFile;
 import org.eskiz.server.catalogue.CatalogueTransfer;
 import org.eskiz.server.catalogue.ConnectorRequest;
+import org.eskiz.server.device.DeviceTransfer;
 import org.eskiz.server.locker.LockerTransfer;
 import org.eskiz.server.locker.PieceInFile;
 import org.eskiz.server.locker.kit.KitTransfer;
 import org.eskiz.server.operator.SettingsService;
 import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
+import org.eskiz.server.site.SiteInFile;
+import org.eskiz.server.site.SiteTransfer;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,6 +47,8 @@ class TransferWriter {
     private final KitTransfer kits;
     private final BenchTransfer bench;
     private final PlanTransfer plans;
+    private final SiteTransfer sites;
+    private final DeviceTransfer devices;
     private final SettingsService settings;
     private final JsonMapper withoutNulls;
     private final Clock clock;
@@ -52,6 +59,8 @@ class TransferWriter {
             KitTransfer kits,
             BenchTransfer bench,
             PlanTransfer plans,
+            SiteTransfer sites,
+            DeviceTransfer devices,
             SettingsService settings,
             JsonMapper json,
             Clock clock) {
@@ -60,6 +69,8 @@ class TransferWriter {
         this.kits = kits;
         this.bench = bench;
         this.plans = plans;
+        this.sites = sites;
+        this.devices = devices;
         this.settings = settings;
         this.withoutNulls = json.rebuild()
                 .changeDefaultPropertyInclusion(all -> all.withValueInclusion(JsonInclude.Include.NON_NULL))
@@ -85,6 +96,8 @@ class TransferWriter {
                             .map(t -> t.withPieceAmong(pieces))
                             .peek(t -> sweeps.addAll(bench.sweepsOf(t))));
             array(file, Section.SWEEPS, sweeps.stream().map(bench::sweep));
+            array(file, Section.SITES, sites.all().stream());
+            array(file, Section.DEVICES, devices.all().stream());
             array(file, Section.FAVOURITES, catalogue.favourites().stream());
             array(file, Section.RETIRED, catalogue.retired().stream());
             file.writePOJOProperty("settings", settings.get());
@@ -99,11 +112,34 @@ class TransferWriter {
      */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     void plan(PlanInFile plan, OutputStream out) {
-        PlanTransfer.References used = plans.references(plan);
-        List<PieceInFile> pieces = locker.of(used.pieces());
-        Set<String> keys = new HashSet<>(used.cableKeys());
+        write(List.of(plan), List.of(), out);
+    }
+
+    /**
+     * What is said of a site, with all of its plans and what they need.
+     *
+     * @param ofSite its plans
+     */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+    void site(String name, List<PlanInFile> ofSite, OutputStream out) {
+        write(ofSite, sites.stored(name).stream().toList(), out);
+    }
+
+    private void write(List<PlanInFile> chosen, List<SiteInFile> ofSite, OutputStream out) {
+        Set<String> keys = new HashSet<>();
+        Set<UUID> pieceIds = new HashSet<>();
+        chosen.forEach(plan -> {
+            PlanTransfer.References used = plans.references(plan);
+            keys.addAll(used.cableKeys());
+            pieceIds.addAll(used.pieces());
+        });
+        List<PieceInFile> pieces = locker.of(pieceIds);
         pieces.forEach(p -> keys.add(p.piece().cableKey()));
-        List<TestInFile> tests = among(pieces, bench.of(used.pieces(), plan.id(), keys));
+        Map<UUID, TestInFile> testsById = new LinkedHashMap<>();
+        chosen.forEach(plan -> bench.of(pieceIds, plan.id(), keys)
+                .forEach(t -> testsById.put(t.noted().id(), t)));
+        List<TestInFile> tests = among(pieces, List.copyOf(testsById.values()));
+        String documents = chosen.stream().map(p -> p.document().toString()).collect(Collectors.joining());
         tests.forEach(t -> Stream.of(
                         t.noted().cableKey(),
                         t.noted().wattmeter() == null
@@ -112,10 +148,10 @@ class TransferWriter {
                 .forEach(keys::add));
         tests.forEach(t -> keys.addAll(t.madeTypes()));
         keys.remove(null);
-        Stream<ConnectorRequest> connectors = catalogue.ownConnectors().stream()
-                .filter(c -> isNamed(c.key(), plan.document().toString(), pieces, tests));
+        Stream<ConnectorRequest> connectors =
+                catalogue.ownConnectors().stream().filter(c -> isNamed(c.key(), documents, pieces, tests));
         try (JsonGenerator file = begin(out)) {
-            array(file, Section.PLANS, Stream.of(plan));
+            array(file, Section.PLANS, chosen.stream());
             array(file, Section.CABLE_TYPES, catalogue.types(keys).stream());
             array(file, Section.CONNECTORS, connectors);
             array(file, Section.PIECES, pieces.stream());
@@ -128,6 +164,8 @@ class TransferWriter {
                             .flatMap(t -> bench.sweepsOf(t).stream())
                             .distinct()
                             .map(bench::sweep));
+            array(file, Section.SITES, ofSite.stream());
+            array(file, Section.DEVICES, Stream.empty());
             array(file, Section.FAVOURITES, Stream.empty());
             array(file, Section.RETIRED, Stream.empty());
             file.writeEndObject();

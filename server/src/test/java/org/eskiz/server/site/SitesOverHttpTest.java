@@ -97,16 +97,15 @@ class SitesOverHttpTest {
         assertThat(sheet.get("totals").get("hours").asDouble()).isCloseTo(4 + 3, within(1e-9));
         assertThat(runs.get(0).get("onMastKg").asDouble())
                 .isCloseTo(runs.get(0).get("massKg").asDouble() / 4, within(1e-9));
-        double cost = 0;
+        double cutM = 0;
         for (JsonNode run : runs) {
-            for (JsonNode item : run.get("toBuy")) {
-                cost += item.get("cost").isNull()
-                        ? 0
-                        : item.get("cost").get("amount").asDouble();
-            }
+            cutM += run.get("lines").get(0).get("cutM").asDouble();
         }
-        assertThat(sheet.get("totals").get("costs").get(0).get("amount").asDouble())
-                .isCloseTo(cost, within(1e-6));
+        double total = 0;
+        for (JsonNode cable : sheet.get("totals").get("cables")) {
+            total += cable.get("cutM").asDouble();
+        }
+        assertThat(total).isCloseTo(cutM, within(1e-9));
     }
 
     @Test
@@ -189,5 +188,50 @@ class SitesOverHttpTest {
                 .isTrue();
         assertThat(sheet.get("phased").get(0).get("whyNot").isNull()).isTrue();
         assertThat(sheet.get("ducts").get(0).get("unknown").isEmpty()).isTrue();
+    }
+
+    @Test
+    void aSiteGoesIntoAFileAndComesBack(Api api) {
+        UUID one = plan(api, "one", "rg-213", 20, "");
+        String document =
+                "{\"schemaVersion\": 1, \"ducts\": [{\"id\": \"d\", \"name\": \"duct\", \"boreMm\": 30.0, \"runs\": [\"%s\"]}]}"
+                        .formatted(one);
+        api.put(path(), "{\"document\": %s}".formatted(document)).expect(200);
+        JsonNode file = api.get(path().replace("/api/sites", "/api/transfers/sites"))
+                .expect(200)
+                .json();
+        assertThat(file.get("plans").size()).isEqualTo(1);
+        assertThat(file.get("sites")
+                        .get(0)
+                        .get("document")
+                        .get("ducts")
+                        .get(0)
+                        .get("runs")
+                        .get(0)
+                        .asString())
+                .isEqualTo(one.toString());
+        JsonNode now = api.get(path()).expect(200).json();
+        api.put(path(), "{\"version\": %s, \"document\": {\"schemaVersion\": 1}}".formatted(now.get("version")))
+                .expect(200);
+        String text = tools.jackson.databind.json.JsonMapper.shared().writeValueAsString(file.toString());
+        JsonNode preview = api.post("/api/transfers/previews", "{\"text\": %s}".formatted(text))
+                .expect(200)
+                .json();
+        assertThat(preview.get("parts")
+                        .valueStream()
+                        .filter(p -> p.get("kind").asString().equals("SITE")))
+                .allSatisfy(p -> assertThat(p.get("state").asString()).isEqualTo("CLASH"));
+        api.post(
+                        "/api/transfers",
+                        "{\"text\": %s, \"choices\": [{\"kind\": \"SITE\", \"id\": \"%s\", \"take\": \"THEIRS\"}]}"
+                                .formatted(text, site))
+                .expect(200);
+        assertThat(api.get(path())
+                        .expect(200)
+                        .json()
+                        .get("document")
+                        .get("ducts")
+                        .size())
+                .isEqualTo(1);
     }
 }
