@@ -42,11 +42,14 @@ export function togetherSentence(
   together: number,
   apart: number,
   names: readonly string[],
+  reels: number,
   moneyText: (amount: number) => string,
 ): string {
   const saved = apart - together;
   const what =
-    names.length === 1 ? `${names[0]} for all runs` : `${names.join(', ')} bought for all runs`;
+    names.length === 1
+      ? `${names[0]} for all runs${reels === 1 ? ' from one reel' : ''}`
+      : `${names.join(', ')} bought for all runs`;
   return saved > 0.005
     ? `${what} is ${moneyText(saved)} cheaper than the best for each run by itself.`
     : 'Buying for each run by itself costs no more than buying for all together.';
@@ -57,11 +60,13 @@ export function phaseSentence(pair: {
   errorDegrees: number;
   toleranceDegrees: number;
   wantedDegrees: number;
+  isSameCable: boolean;
 }): string {
+  const other = pair.isSameCable ? '' : ' They are of different cables, which drift and differ.';
   const wanted =
     pair.wantedDegrees === 0 ? 'in phase' : `at ${plain(pair.wantedDegrees, 1)}° to each other`;
   const off = Math.abs(pair.errorDegrees);
   return off < 0.5
-    ? `As they are cut they are ${wanted}, to within ±${fixed(pair.toleranceDegrees, 0)}°.`
-    : `As they are cut they are ${fixed(off, 0)}° off being ${wanted}, ±${fixed(pair.toleranceDegrees, 0)}° for what nobody knows exactly.`;
+    ? `As they are cut they are ${wanted}, to within ±${fixed(pair.toleranceDegrees, 0)}°.${other}`
+    : `As they are cut they are ${fixed(off, 0)}° off being ${wanted}, ±${fixed(pair.toleranceDegrees, 0)}° for what nobody knows exactly.${other}`;
 }

@@ -3898,6 +3898,7 @@ export interface components {
             /** Format: double */
             firstM: number | null;
             id: string;
+            isSameCable: boolean;
             /** Format: double */
             secondM: number | null;
             /** Format: double */

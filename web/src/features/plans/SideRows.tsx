@@ -79,7 +79,7 @@ export function SideRows({
               <Named one={one} index={i} base={base} onBase={onBase} />
               <td className="!pr-6">
                 <SideRibbon
-                  run={one.assessment.run ?? []}
+                  run={onTheWay(one, band?.of[i])}
                   levels={levelsIn(band?.of[i])}
                   against={i === base ? undefined : levelsIn(band?.of[base])}
                   share={mostW > 0 ? (band?.of[i]?.radioW ?? 0) / mostW : 1}
@@ -118,7 +118,10 @@ function lengthOf(one: InRun): number {
 }
 
 function levelsIn(of: OnBand | null | undefined) {
-  return of?.assessment ? levelsOf(of.assessment, of.radioW) : [];
+  const { assessment, radioW } = of ?? {};
+  return assessment
+    ? levelsOf(assessment, radioW ?? null).filter((_, i) => !assessment.elements[i - 1]?.aside)
+    : [];
 }
 
 function Named({
@@ -227,4 +230,10 @@ function Mass({ one, base }: { one: InRun; base: InRun | undefined }) {
       )}
     </span>
   );
+}
+
+/** What stands on the way of a band: the elements of other branches are left out, as their levels are. */
+function onTheWay(one: InRun, on: OnBand | null | undefined) {
+  const figures = on?.assessment?.elements;
+  return (one.assessment.run ?? []).filter((_, i) => figures?.[i]?.aside !== true);
 }

@@ -47,6 +47,7 @@ export function Buying({ name, sheet, document, change }: PartProps & { name: st
             found.together.cost,
             found.apart.cost,
             [...new Set(found.together.choices.map((c) => c.name))],
+            found.together.bought.reduce((sum, b) => sum + b.reels, 0),
             (amount) => moneyText({ amount, currency: found.currency }),
           )}{' '}
           <span className="text-soft">

@@ -178,6 +178,7 @@ function Told({ found, pair, secondName }: { found: Found; pair: Pair; secondNam
         errorDegrees: found.errorDegrees,
         toleranceDegrees: found.toleranceDegrees,
         wantedDegrees: pair.wantedDegrees ?? 0,
+        isSameCable: found.isSameCable,
       })}
       {isOff &&
         found.secondShouldM !== null &&

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { branchAt, forksOf, isAside, newFork, portsOf, towardOf } from './branches';
+import { aloneOn, branchAt, forksOf, isAside, newFork, portsOf, towardOf } from './branches';
 import { apply } from './commands';
 import type { Command } from './commands';
 import type { Element, Plan } from './model';
@@ -75,5 +75,16 @@ describe('a run that forks', () => {
     const forked = plan({ do: 'fork', at: 0, fork: split });
     expect(bandsOf(forked).every((b) => b.branch === 'receiver-1')).toBe(true);
     expect(branchAt(runOf(forked), 0, { branch: 'receiver-2' })).toBe('receiver-2');
+  });
+
+  it('has each branch as a run of its own, to compare with', () => {
+    const forked = plan(
+      { do: 'fork', at: 2, fork: diplexer() },
+      { do: 'addElements', at: 4, elements: [{ ...arrestor, branch: 'high-bands' }] },
+    );
+    const high = aloneOn(forked, 'high-bands');
+    expect(runOf(high).map((e) => e.id)).toEqual(['j1', 'main', 'a']);
+    expect(bandsOf(high).map((b) => b.frequencyMHz)).toEqual([145, 433]);
+    expect(bandsOf(high).every((b) => b.branch === undefined)).toBe(true);
   });
 });

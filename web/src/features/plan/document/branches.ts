@@ -130,3 +130,19 @@ export function newFork(
     ports: names.map((name) => ({ branch: name.replaceAll(' ', '-'), name, lossDb })),
   };
 }
+
+/** The plan as if one branch were a run of its own: its bands, and what they go through without the forks. */
+export function aloneOn(plan: Plan, branch: string): Plan {
+  const run = runOf(plan).flatMap((e): Element[] =>
+    e.kind === 'FORK' || (e.branch && e.branch !== branch) ? [] : [{ ...e, branch: undefined }],
+  );
+  const bands = bandsOf(plan)
+    .filter((b) => b.branch === branch)
+    .map((b) => ({ ...b, branch: undefined }));
+  const ids = new Set(bands.map((b) => b.id));
+  const assessment = { ...plan.document.assessment, run, bands };
+  const requirements = (plan.document.requirements ?? []).filter(
+    (r) => !r.bandId || ids.has(r.bandId),
+  );
+  return { ...plan, document: { ...plan.document, assessment, requirements } };
+}

@@ -2,6 +2,7 @@ import type { BandAssessment } from '../../../api';
 import { fixed, lengthText, levelText } from '../../../units';
 import type { LengthUnit, Reading } from '../../../units';
 import type { Element } from '../document/model';
+import type { Sized } from '../run/ribbonLayout';
 import { levelsOf, ribbonPath, slotsOf, thicknesses } from '../run/ribbonLayout';
 
 const WIDTH = 700;
@@ -33,7 +34,7 @@ export function RunDrawing({
   bandName: string;
 }) {
   const slots = slotsOf(
-    [...run],
+    run.map((e, i) => (assessment.elements[i]?.aside ? { kind: 'ASIDE' } : (e as Sized))),
     WIDTH - LEFT - RIGHT,
     Math.min(LEAST, (WIDTH - LEFT - RIGHT) / run.length),
   ).map((s) => ({ ...s, x: s.x + LEFT }));
@@ -87,7 +88,7 @@ export function RunDrawing({
       )}
       {slots.map((slot, i) => {
         const element = run[i];
-        if (!element) return null;
+        if (!element || assessment.elements[i]?.aside) return null;
         const x = slot.x + slot.width / 2;
         const isLine = element.kind === 'LINE';
         const y = MIDDLE + BAND / 2 + 16 + (isLine ? 26 : (i % 2) * 12);

@@ -6,6 +6,7 @@ import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { Bears, Name } from './ElementAmounts';
 import { LossTable } from './LossTable';
+import { OneLineOrMore } from './OneLineOrMore';
 import { OtherWays } from './OtherWays';
 
 const FORMS = [
@@ -49,6 +50,7 @@ export function ForkFacts({ fork, index }: { fork: Fork; index: number }) {
       <div className="flex flex-wrap gap-x-3">
         <OtherWays />
       </div>
+      <OneLineOrMore />
     </>
   );
 }

@@ -35,6 +35,7 @@ final class PhasedMapper {
         if (first.isEmpty() || second.isEmpty()) {
             return unknown(spec, first.isEmpty() ? spec.first() : spec.second());
         }
+        boolean isSameCable = cable(spec.first()).equals(cable(spec.second()));
         double wanted = requireNonNullElse(spec.wantedDegrees(), 0.0);
         var pair = new InPhase(spec.frequencyMHz(), first.get(), second.get());
         return new PhasedResponse(
@@ -44,12 +45,13 @@ final class PhasedMapper {
                 second.get().lengthM(),
                 pair.differenceDegrees(),
                 pair.errorDegrees(wanted),
-                pair.toleranceDegrees(!Boolean.FALSE.equals(spec.sameReel())),
+                pair.toleranceDegrees(isSameCable && !Boolean.FALSE.equals(spec.sameReel())),
                 pair.secondLengthM(wanted),
                 pair.driftDegrees(
                         requireNonNullElse(spec.warmerK(), 0.0),
                         spec.driftPpmPerK() == null ? InPhase.USUAL_DRIFT_PER_K : spec.driftPpmPerK() * 1e-6),
-                trim(pair, spec, wanted));
+                trim(pair, spec, wanted),
+                isSameCable);
     }
 
     private static TrimResponse trim(InPhase pair, SiteDocument.PhasedSpec spec, double wanted) {
@@ -66,7 +68,15 @@ final class PhasedMapper {
                 .findFirst()
                 .map(p -> p.name() + " has no line that could be told yet")
                 .orElse("one of its runs is not at this site any more");
-        return new PhasedResponse(spec.id(), why, null, null, null, null, null, null, null, null);
+        return new PhasedResponse(spec.id(), why, null, null, null, null, null, null, null, null, false);
+    }
+
+    private Optional<String> cable(UUID id) {
+        return plans.stream()
+                .filter(p -> p.id().equals(id))
+                .flatMap(p -> p.built().stream())
+                .map(b -> b.inRun().row().name())
+                .findFirst();
     }
 
     /** All lines of a run in a row, as one: as long together, and as long electrically. */

@@ -110,6 +110,7 @@ record SiteSheetResponse(
      * @param toleranceDegrees by how much it may be off for what nobody knows exactly
      * @param secondShouldM the length of the second at which it is right
      * @param driftDegrees by the stated difference in temperature
+     * @param isSameCable whether both are of one cable; only then is anything of their velocity factors the same
      * @param trim what to cut off after both were measured; null before
      */
     record PhasedResponse(
@@ -122,7 +123,8 @@ record SiteSheetResponse(
             @Nullable Double toleranceDegrees,
             @Nullable Double secondShouldM,
             @Nullable Double driftDegrees,
-            @Nullable TrimResponse trim) {}
+            @Nullable TrimResponse trim,
+            boolean isSameCable) {}
 
     /** What to cut off. */
     record TrimResponse(
