@@ -10,12 +10,17 @@ const gallery = '/plans/5ca77a00-0001-4000-8000-000000000001?band=b2m';
 
 const wire = '/plans/5ca77a00-0003-4000-8000-000000000003';
 
-const listening = '/plans/5ca77a00-0006-4000-8000-000000000006';
+const forked = '/plans/5ca77a00-0007-4000-8000-000000000007';
 
 const views = [
   { name: 'plans', path: '/plans' },
   { name: 'plan-sheet', path: gallery },
-  { name: 'listening-post', path: listening },
+  { name: 'forked-run', path: forked },
+  {
+    name: 'site',
+    path: '/sites/Signal%20mast',
+    act: (page) => page.getByText('Nothing is cheaper').waitFor(),
+  },
   {
     name: 'night-sheet',
     path: wire,
@@ -59,14 +64,6 @@ const views = [
     name: 'line-view',
     path: `${wire}?view=line`,
     act: (page) => page.mouse.move(420, 430),
-  },
-  {
-    name: 'sweep-view',
-    path: `${gallery}&view=sweep`,
-    act: async (page) => {
-      await page.getByLabel('lay another cable over it').selectOption('hardline-12');
-      await page.mouse.move(520, 560);
-    },
   },
   {
     name: 'side-by-side',

@@ -33,6 +33,30 @@ const WORDS: readonly Entry[] = [
     text: 'Power that never left the radio, because what it sees is not its own impedance and no matching unit stands between. Nothing is heated by it.',
   },
   {
+    id: 'preamplifier',
+    name: 'Preamplifier',
+    forms: ['preamplifier'],
+    text: 'An amplifier for what is received. At the antenna its own small noise stands in place of that of cable and receiver; behind the cable it can only keep what is left. Relays lead what is sent round it.',
+  },
+  {
+    id: 'noise-figure',
+    name: 'Noise figure',
+    forms: ['noise figure'],
+    text: 'How much noise a receiver or an amplifier adds to what comes in, in dB over a part that adds none at room temperature.',
+  },
+  {
+    id: 'diplexer',
+    name: 'Diplexer',
+    forms: ['diplexer', 'triplexer'],
+    text: 'Filters that send low bands one way and high bands another, so that one line serves two antennas or two radios. Each way loses a little.',
+  },
+  {
+    id: 'splitter',
+    name: 'Splitter',
+    forms: ['splitter'],
+    text: 'Shares what comes in among equal ports: two get half each, 3 dB less, four a quarter each, 6 dB less, and a little is lost besides.',
+  },
+  {
     id: 'foldback',
     name: 'Foldback',
     forms: ['reduce their power', 'foldback'],

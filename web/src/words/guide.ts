@@ -43,6 +43,16 @@ export const CHAPTERS: readonly Chapter[] = [
     ],
   },
   {
+    id: 'site',
+    title: 'All runs of a place together',
+    text: [
+      'A preamplifier, a filter, a splitter or a diplexer is a part of the run like any other: press the + where it stands and type its name. What it loses is one number, a table by frequency, or a two-port sweep of it; a preamplifier counts on receive by its gain and its own noise, and is gone round on transmit. Open one to compare it at the mast and at the radio.',
+      'Where a diplexer or a splitter leads on to several antennas, or several radios share one line, the run forks: each band goes through one branch, and the others leave the ribbon as thin lines. Press one to go there. Opened, the fork tells what a line for each would cost.',
+      'Plans that carry the same site stand together on its sheet: what lies in one duct, drawn across at scale; what hangs on the mast; which cable to buy for all runs, whole reels and what lies in the shed counted; and what to cut from which reel, ticked as it is cut and put into the locker.',
+      'Two lines that are fed in phase are told in degrees, with what nobody knows of lengths and velocity factors. Cut both a little long, sweep them, type their delays, and cut off what the sheet says.',
+    ],
+  },
+  {
     id: 'together',
     title: 'With others, and for others',
     text: [

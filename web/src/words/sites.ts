@@ -20,6 +20,8 @@ export const siteSentences = {
     'The drift of a line with temperature is an estimate; cables from one reel drift alike.',
   cutLongFirst:
     'Cut both lines a little too long, measure, then trim: a line gets shorter and never longer.',
+  sharing:
+    'A link for each run: whoever has it sees that run, computes with it and reaches nothing else. They are listed and taken back in each plan, on Paper.',
   keptElsewhere: 'Somebody else changed this sheet meanwhile.',
   cuttingFrom:
     'From the free end of each reel on, the longest first, allowances and reserve included.',

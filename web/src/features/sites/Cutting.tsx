@@ -44,6 +44,7 @@ export function Cutting({ sheet, document, change }: PartProps) {
   });
   const done = kept.flatMap((r) => r.cuts).filter((c) => c.done).length;
   const all = kept.flatMap((r) => r.cuts).length;
+  const pieces = kept.flatMap((r) => r.cuts).flatMap((c) => c.pieceId ?? []);
   const isOld = kept.length > 0 && isOutdated(kept, needed);
   const longestM = Math.max(1, ...kept.map((r) => r.lengthM));
   return (
@@ -74,8 +75,18 @@ export function Cutting({ sheet, document, change }: PartProps) {
         </p>
       )}
       {all > 0 && (
-        <p role="status">
-          {done} of {all} cut.
+        <p>
+          <span role="status">
+            {done} of {all} cut.
+          </span>{' '}
+          {pieces.length > 0 && (
+            <Link
+              className="quiet print:hidden"
+              to={`/locker/labels?pieces=${encodeURIComponent(pieces.join(' '))}`}
+            >
+              Print their labels
+            </Link>
+          )}
         </p>
       )}
       <ol aria-label="reels" className="flex flex-col gap-3">

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Shell } from '../../app/Shell';
 import { UndoButtons } from '../../app/UndoButtons';
@@ -8,6 +9,7 @@ import { Cutting } from './Cutting';
 import { Ducts } from './Ducts';
 import { InPhase } from './InPhase';
 import { Lanes } from './Lanes';
+import { ShareRuns } from './ShareRuns';
 import { Steps } from './Steps';
 import { Totals } from './Totals';
 import type { SiteDocument } from './useSite';
@@ -20,6 +22,7 @@ export function SitePage() {
   const steps = useUndo<SiteDocument>(site.document ?? { schemaVersion: 1 }, site.change);
   const sheet = useSiteSheet(name, site.document);
   const { document } = site;
+  const [isSharing, setSharing] = useState(false);
   return (
     <Shell here={name}>
       <main
@@ -34,7 +37,7 @@ export function SitePage() {
             <h1 className="text-title font-bold">{name}</h1>
             <UndoButtons steps={steps} />
             <span className="text-fine text-soft print:hidden" role="status">
-              {site.problem ? `Not saved: ${site.problem}.` : site.isSaved ? 'saved' : 'saving …'}
+              {savedText(site)}
             </span>
             <button
               type="button"
@@ -43,6 +46,16 @@ export function SitePage() {
             >
               Print
             </button>
+            {site.mayKeep && (
+              <button
+                type="button"
+                className="quiet print:hidden"
+                aria-expanded={isSharing}
+                onClick={() => setSharing(!isSharing)}
+              >
+                Share
+              </button>
+            )}
             <a
               className="quiet print:hidden"
               href={`/api/transfers/sites/${encodeURIComponent(name)}`}
@@ -56,11 +69,18 @@ export function SitePage() {
               {capital((site.error ?? sheet.error)?.message ?? '')}.
             </p>
           )}
+          {isSharing && sheet.data && <ShareRuns sheet={sheet.data} />}
           {site.theirs && <Conflict settle={site.settle} />}
           {!sheet.data && !site.error && !sheet.error && <p role="status">Opening …</p>}
           {document && sheet.data && (
             <div className={`flex flex-col gap-5 ${sheet.isPlaceholderData ? 'opacity-60' : ''}`}>
               <Lanes sheet={sheet.data} document={document} />
+              {site.plans > sheet.data.runs.length && (
+                <p className="text-soft">
+                  The first {sheet.data.runs.length} of its {site.plans} runs are worked out
+                  together.
+                </p>
+              )}
               <Ducts sheet={sheet.data} document={document} change={steps.change} />
               <InPhase sheet={sheet.data} document={document} change={steps.change} />
               <Steps sheet={sheet.data} document={document} change={steps.change} />
@@ -101,4 +121,10 @@ export interface PartProps {
   sheet: NonNullable<ReturnType<typeof useSiteSheet>['data']>;
   document: SiteDocument;
   change: (next: SiteDocument) => void;
+}
+
+function savedText({ problem, isSaved, mayKeep }: ReturnType<typeof useSite>): string {
+  if (problem) return `Not saved: ${problem}.`;
+  if (isSaved) return 'saved';
+  return mayKeep ? 'saving …' : 'in this window only';
 }

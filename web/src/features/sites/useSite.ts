@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../../api';
 import { answered, api, Refused } from '../../api';
+import { useSession } from '../../app/session';
 
 export type SiteDocument = Schemas['SiteDocument'];
 export type SiteSheet = Schemas['SiteSheetResponse'];
@@ -14,6 +15,7 @@ const SAVED_AFTER_MS = 700;
 /** What is said of a site, as it is edited; saved by itself after a pause. */
 export function useSite(name: string) {
   const queries = useQueryClient();
+  const mayKeep = useSession().may('MEMBER');
   const query = useQuery({
     queryKey: ['site', name],
     queryFn: ({ signal }) =>
@@ -52,17 +54,26 @@ export function useSite(name: string) {
     [name, queries],
   );
 
+  // a change that still waits for its pause is saved when the sheet is left
+  const waiting = useRef<SiteDocument | null>(null);
   useEffect(() => {
-    if (!edited || theirs) return;
+    waiting.current = mayKeep ? edited : null;
+  }, [edited, mayKeep]);
+  useEffect(() => () => void (waiting.current && save(waiting.current)), [save]);
+
+  useEffect(() => {
+    if (!edited || theirs || !mayKeep) return;
     const pause = setTimeout(() => void save(edited), SAVED_AFTER_MS);
     return () => clearTimeout(pause);
-  }, [edited, save, theirs]);
+  }, [edited, save, theirs, mayKeep]);
 
   return {
     name,
     document,
     plans: stored?.plans ?? 0,
     error: query.error,
+    /** Whether what is changed is kept at all: a guest’s changes stay in their window. */
+    mayKeep,
     isSaved: edited === null,
     problem,
     change: setEdited,

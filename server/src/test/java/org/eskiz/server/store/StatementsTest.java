@@ -75,6 +75,9 @@ class StatementsTest {
             "/api/plans?limit=2",
             "/api/plans?limit=2&find=s&order=CHANGED_LAST_FIRST",
             "/api/plans/bin",
+            "/api/sites",
+            "/api/sites/Skarra%20light",
+            "/api/devices",
             "/api/bench/tests?limit=2",
             "/api/bench/tests?limit=2&find=2&outcome=WORSE",
             "/api/bench/tests.csv",
@@ -91,6 +94,10 @@ class StatementsTest {
             routes.put("GET " + path, api -> api.get(path).expect(200));
         }
         routes.put("ledger", api -> api.post("/api/comparisons", RUN + "}").expect(200));
+        routes.put(
+                "site",
+                api -> api.post("/api/sites/Skarra%20light/sheet", "{\"schemaVersion\": 1}")
+                        .expect(200));
         routes.put("effects", api -> api.post("/api/plans/effects", """
                         {"key": "rg-213", "cable": {"impedanceOhm": 50, "velocityFactor": 0.66, "attenuation": {"points": [
                           {"frequencyMHz": 100, "attenuationDbPer100m": 9}]}}}""").expect(200));
