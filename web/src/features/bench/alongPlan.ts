@@ -23,7 +23,10 @@ export function alongRun(
   const lines: Stretch[] = [];
   const places: Place[] = [];
   let at = 0;
+  // of a run that forks the first way
+  const [branch] = run.flatMap((e) => (e.kind !== 'FORK' && e.branch ? [e.branch] : []));
   for (const element of run) {
+    if (element.kind !== 'FORK' && element.branch && element.branch !== branch) continue;
     if (element.kind === 'LINE') {
       const to = at + (element.lengthM ?? 0);
       lines.push({

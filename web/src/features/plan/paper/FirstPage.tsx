@@ -244,10 +244,12 @@ function Elements({ sheet }: { sheet: RunSheet }) {
   return (
     <p className="text-tiny">
       {runOf(plan)
-        .map(
-          (e, i) =>
-            `${i + 1} ${elementName(e, named)}${e.kind === 'LINE' ? ` ${lengthText(e.lengthM ?? 0, lengths)}` : ''} −${fixed(figuresOf(sheet, band)?.elements[i]?.lossDb ?? 0, 2)} dB`,
-        )
+        .flatMap((e, i) => {
+          const figures = figuresOf(sheet, band)?.elements[i];
+          return figures?.aside
+            ? []
+            : `${i + 1} ${elementName(e, named)}${e.kind === 'LINE' ? ` ${lengthText(e.lengthM ?? 0, lengths)}` : ''} −${fixed(figures?.lossDb ?? 0, 2)} dB`;
+        })
         .join('; ')}
     </p>
   );

@@ -39,6 +39,9 @@ public record AssessmentSpec(
     public static final int MOST_ELEMENTS = 64;
     public static final int MOST_BANDS = 64;
 
+    /** Of the element that a preamplifier becomes which was stated beside the run. */
+    static final String PREAMPLIFIER_ID = "preamplifier";
+
     /** A preamplifier that is stated beside the run, as it was before, is read into the run: it stands at the antenna. */
     public AssessmentSpec {
         if (receiver != null && receiver.preamplifierGainDb() != null && run != null) {
@@ -49,7 +52,7 @@ public record AssessmentSpec(
 
     private static RunElement preamplifier(ReceiverSpec receiver) {
         return new RunElement.Preamplifier(
-                "preamplifier",
+                PREAMPLIFIER_ID,
                 null,
                 receiver.preamplifierGainDb(),
                 receiver.preamplifierNoiseFigureDb(),

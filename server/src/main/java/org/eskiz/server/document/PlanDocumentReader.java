@@ -15,10 +15,15 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Reads and checks the documents of plans. */
 @Component
 public class PlanDocumentReader {
+
+    private static final String GAIN = "preamplifierGainDb";
+    private static final String NOISE_FIGURE = "preamplifierNoiseFigureDb";
 
     private final JsonMapper json;
     private final CatalogueService catalogues;
@@ -44,6 +49,32 @@ public class PlanDocumentReader {
     /** Reads a document that was stored, of this or an older form. */
     public PlanDocument readStored(String document) {
         return read(json.readTree(document));
+    }
+
+    /**
+     * A document as the sheet of today takes it: what earlier versions stated elsewhere stands where it belongs. A preamplifier
+     * beside the run becomes an element at its antenna end.
+     *
+     * @param document as it was written; it is left as it is
+     */
+    public static JsonNode upToDate(JsonNode document) {
+        JsonNode receiver = document.path("assessment").path("receiver");
+        if (!receiver.path(GAIN).isNumber()
+                || !document.path("assessment").path("run").isArray()) {
+            return document;
+        }
+        ObjectNode raised = (ObjectNode) document.deepCopy();
+        ObjectNode assessment = (ObjectNode) raised.get("assessment");
+        ObjectNode before = (ObjectNode) assessment.get("receiver");
+        ObjectNode element = ((ArrayNode) assessment.get("run")).addObject();
+        element.put("id", AssessmentSpec.PREAMPLIFIER_ID).put("kind", "PREAMPLIFIER");
+        element.set("gainDb", before.remove(GAIN));
+        JsonNode figure = before.remove(NOISE_FIGURE);
+        if (figure != null && figure.isNumber()) {
+            element.set("noiseFigureDb", figure);
+        }
+        element.put("owned", true);
+        return raised;
     }
 
     private PlanDocument read(JsonNode document) {

@@ -222,7 +222,7 @@ class PlanService {
     private static boolean saysTheSame(PlanResponse stored, PlanRequest request) {
         return stored.site().equals(request.site())
                 && stored.name().equals(request.name())
-                && stored.document().equals(request.document());
+                && stored.document().equals(PlanDocumentReader.upToDate(request.document()));
     }
 
     private PlanResponse saveOver(UUID id, PlanRequest request, PlanDocument document) {
@@ -240,7 +240,7 @@ class PlanService {
     private void write(PlanEntity plan, PlanRequest request, PlanDocument document) {
         plan.site = request.site();
         plan.name = request.name();
-        plan.document = json.writeValueAsString(request.document());
+        plan.document = json.writeValueAsString(PlanDocumentReader.upToDate(request.document()));
         plan.uses = new HashSet<>(catalogues.typeIds(PlanDocumentReader.cableKeys(document)));
         plan.pieces = new HashSet<>(PlanDocumentReader.pieces(document));
     }
@@ -270,6 +270,6 @@ class PlanService {
                 plan.demo,
                 plan.createdAt,
                 plan.updatedAt,
-                json.readTree(plan.document));
+                PlanDocumentReader.upToDate(json.readTree(plan.document)));
     }
 }
