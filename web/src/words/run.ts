@@ -124,3 +124,10 @@ function sentence(parts: string[]): string {
     parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
   return `${capital(text)}.`;
 }
+
+/** What a preamplifier that is fed through the cable asks of what stands between it and its bias tee. */
+export function fedSentence(between: readonly string[]): string {
+  return between.length === 0
+    ? 'The bias tee feeds it through the cable.'
+    : `The bias tee feeds it through the cable: ${between.join(' and ')} must pass direct current.`;
+}

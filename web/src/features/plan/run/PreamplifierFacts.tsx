@@ -1,8 +1,11 @@
 import { plain } from '../../../units';
-import { sentences } from '../../../words';
+import { fedSentence, sentences } from '../../../words';
+import { isAside } from '../document/branches';
 import type { Element } from '../document/model';
+import { runOf } from '../document/model';
 import { useSheet } from '../sheetContext';
 import { Amount, Name } from './ElementAmounts';
+import { elementName } from './elements';
 import { PreamplifierPlaces } from './PreamplifierPlaces';
 
 export type Preamplifier = Extract<Element, { kind: 'PREAMPLIFIER' }>;
@@ -77,7 +80,21 @@ export function PreamplifierFacts({
         />
       )}
       {hasWatts && <p className="text-small text-soft">{sentences.neverSendIntoIt}</p>}
+      <FedThrough index={index} />
       <PreamplifierPlaces preamplifier={preamplifier} index={index} />
     </>
   );
+}
+
+/** Where a bias tee feeds it through the cable, what stands between has to pass direct current. */
+function FedThrough({ index }: { index: number }) {
+  const sheet = useSheet();
+  const run = runOf(sheet.plan);
+  const tee = run.findIndex((e) => e.kind === 'DEVICE' && e.form === 'BIAS_TEE');
+  if (tee < 0 || tee === index) return null;
+  const between = run
+    .slice(Math.min(tee, index) + 1, Math.max(tee, index))
+    .filter((e) => e.kind !== 'LINE' && e.kind !== 'JOINT' && !isAside(e, sheet.band))
+    .map((e) => elementName(e, sheet));
+  return <p className="text-small">{fedSentence(between)}</p>;
 }

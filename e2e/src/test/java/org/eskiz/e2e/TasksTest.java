@@ -163,9 +163,7 @@ class TasksTest {
         makeNew("Receive only");
         type("length", "31");
         put("N and the antenna", "splitter 1:4");
-        click(page.getByLabel("about what listens"));
-        type("gain of the preamplifier", "18");
-        page.keyboard().press("Escape");
+        put("splitter 1:4 and the antenna", "preamplifier");
         assertThat(sheet.row("RG-6")).isVisible();
         inAtMost(12);
     }

@@ -104,7 +104,7 @@ class ArchitectureTest {
             .whereLayer("locker")
             .mayOnlyAccessLayers(and("catalogue", "document", "comparison", "plan", "bench"))
             .whereLayer("site")
-            .mayOnlyAccessLayers(and("catalogue", "document", "assessment", "comparison", "plan"))
+            .mayOnlyAccessLayers(and("catalogue", "document", "assessment", "comparison", "plan", "locker"))
             .whereLayer("device")
             .mayOnlyAccessLayers(and("catalogue", "document"))
             .whereLayer("transfer")

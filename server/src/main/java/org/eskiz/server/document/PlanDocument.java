@@ -48,6 +48,20 @@ public record PlanDocument(
         return picked == null ? isChosen : picked;
     }
 
+    /** The same with another run. */
+    public PlanDocument withRun(List<RunElement> run) {
+        return new PlanDocument(
+                schemaVersion,
+                use,
+                assessment.withRun(run),
+                requirements,
+                candidates,
+                purchase,
+                preference,
+                picked,
+                done);
+    }
+
     /** What a run is for. */
     public enum Use {
         HOME_RUN,

@@ -6,10 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.eskiz.server.comparison.ComparisonRequest;
 import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.comparison.RowInRun;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
+import org.eskiz.server.document.RunElement;
 import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.web.Client;
@@ -64,6 +66,11 @@ public class PlansAtSite {
         return found.stream()
                 .map(p -> plan(now, p, Optional.ofNullable(chosen.get(p.id))))
                 .toList();
+    }
+
+    /** The ledger of a plan as if another run were in it; pieces in it are looked up. */
+    public ComparisonRequest askedWith(PlanAtSite plan, List<RunElement> run) {
+        return inRuns.now().asked(plan.document().withRun(run));
     }
 
     private PlanAtSite plan(CablesInRuns.Now now, PlanEntity plan, Optional<String> chosenRowId) {

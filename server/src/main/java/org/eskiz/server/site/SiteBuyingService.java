@@ -24,6 +24,7 @@ import org.eskiz.server.catalogue.Catalogue;
 import org.eskiz.server.catalogue.CatalogueService;
 import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.comparison.RunOption;
+import org.eskiz.server.locker.PieceOfLocker;
 import org.eskiz.server.plan.PlanAtSite;
 import org.eskiz.server.plan.PlansAtSite;
 import org.eskiz.server.problem.NotFoundException;
@@ -43,11 +44,14 @@ class SiteBuyingService {
     private static final int MOST_OPTIONS = 12;
 
     private final PlansAtSite plans;
+    private final PiecesForSite pieces;
     private final ComparisonService comparisons;
     private final CatalogueService catalogues;
 
-    SiteBuyingService(PlansAtSite plans, ComparisonService comparisons, CatalogueService catalogues) {
+    SiteBuyingService(
+            PlansAtSite plans, PiecesForSite pieces, ComparisonService comparisons, CatalogueService catalogues) {
         this.plans = plans;
+        this.pieces = pieces;
         this.comparisons = comparisons;
         this.catalogues = catalogues;
     }
@@ -79,6 +83,9 @@ class SiteBuyingService {
         private final List<PlanAtSite> counted = new ArrayList<>();
 
         private final List<Map<String, RunOption>> byName = new ArrayList<>();
+
+        /** Pieces that may be used. */
+        private final List<PieceOfLocker> free = pieces.free();
 
         Shopping(Catalogue catalogue, SiteDocument document) {
             this.catalogue = catalogue;
@@ -113,8 +120,14 @@ class SiteBuyingService {
             PlanAtSite.Built built = plan.built().get();
             String only = built.isDecided() ? built.inRun().row().id() : null;
             Map<String, RunOption> options = new LinkedHashMap<>();
-            for (RunOption option : comparisons.options(catalogue, built.asked(), only)) {
-                if (options.size() < MOST_OPTIONS && isPriced(option)) {
+            List<RunOption> cables = comparisons.options(catalogue, built.asked(), only);
+            if (only == null && !cables.isEmpty()) {
+                pieces.options(catalogue, plan, free, cables.get(0).verdict()).forEach(o -> options.put(id(o), o));
+            }
+            int pieceOptions = options.size();
+            for (RunOption option : cables) {
+                boolean isAmongFirst = options.size() < MOST_OPTIONS + pieceOptions;
+                if (isPriced(option) && (isAmongFirst || isThereOrOnOffer(option))) {
                     options.putIfAbsent(id(option), option);
                 }
             }
@@ -132,6 +145,12 @@ class SiteBuyingService {
 
         private static String id(RunOption option) {
             return option.piece().map(UUID::toString).orElse(option.name());
+        }
+
+        private boolean isThereOrOnOffer(RunOption option) {
+            return option.cuts().stream()
+                    .anyMatch(c -> !atHandM(c.cableKey()).isEmpty()
+                            || offer(c.cableKey()).isPresent());
         }
 
         /** Whether every cable of it has a price; parts without one are told and not counted. */
