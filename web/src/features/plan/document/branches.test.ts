@@ -20,6 +20,8 @@ function plan(...commands: Command[]): Plan {
   return commands.reduce(apply, { ...start, document });
 }
 
+const branchOf = (e: Element | undefined) => (e && e.kind !== 'FORK' ? e.branch : undefined);
+
 describe('a run that forks', () => {
   it('gives what stands behind the fork to the first branch, and the bands where they belong', () => {
     const forked = plan({ do: 'fork', at: 2, fork: diplexer() });
@@ -68,6 +70,18 @@ describe('a run that forks', () => {
     expect(runOf(forked).map((e) => e.id)).toEqual(['j1', 'main', 'j2']);
     expect(runOf(forked).every((e) => e.kind === 'FORK' || e.branch === undefined)).toBe(true);
     expect(bandsOf(forked).every((b) => b.branch === undefined)).toBe(true);
+  });
+
+  it('takes what is carried across the fork into a branch, or out of it', () => {
+    const forked = plan(
+      { do: 'fork', at: 2, fork: diplexer() },
+      { do: 'moveElement', from: 0, to: 3 },
+    );
+    const [, , , moved] = runOf(forked);
+    expect(moved).toMatchObject({ id: 'j1', branch: 'low-bands' });
+    const back = apply(forked, { do: 'moveElement', from: 3, to: 0 });
+    expect(runOf(back)[0]).toMatchObject({ id: 'j1' });
+    expect(branchOf(runOf(back)[0])).toBeUndefined();
   });
 
   it('gives all bands of a splitter to its first receiver', () => {

@@ -53,6 +53,23 @@ export function branchAt(
   return isInBranch ? (band?.branch ?? undefined) : undefined;
 }
 
+/** A run with each element in a branch where all is branches, and in none where all is one line: after something was moved. */
+export function settled(run: Element[]): Element[] {
+  const ports = portsOf(run);
+  if (ports.length === 0) return run;
+  return run.map((e, i) => {
+    if (e.kind === 'FORK') return e;
+    const isInBranch = forksOf(run).some((f) => (towardOf(run, f) === 'RADIOS' ? i < f : i > f));
+    if (!isInBranch) return e.branch ? { ...e, branch: undefined } : e;
+    return e.branch ? e : { ...e, branch: neighbourBranch(run, i) ?? ports[0]?.branch };
+  });
+}
+
+function neighbourBranch(run: readonly Element[], i: number): string | undefined {
+  const of = (e: Element | undefined) => (e && e.kind !== 'FORK' ? e.branch : undefined);
+  return of(run[i - 1]) ?? of(run[i + 1]);
+}
+
 /** A run that forks from here on; what stands on that side is of the first branch. */
 export function forked(plan: Plan, at: number, fork: Fork): Plan {
   const run = runOf(plan);

@@ -1,5 +1,5 @@
 import type { Fork } from './branches';
-import { forked, unforked } from './branches';
+import { forked, settled, unforked } from './branches';
 import type {
   Assessment,
   Band,
@@ -288,7 +288,7 @@ function moveElement(plan: Plan, from: number, to: number): Plan {
   const run = runOf(plan);
   const moved = run[from];
   return moved && to >= 0 && to < run.length
-    ? withRun(plan, run.toSpliced(from, 1).toSpliced(to, 0, moved))
+    ? withRun(plan, settled(run.toSpliced(from, 1).toSpliced(to, 0, moved)))
     : plan;
 }
 

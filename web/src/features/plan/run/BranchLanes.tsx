@@ -39,7 +39,10 @@ export function lanesOf(run: readonly Element[], band: Band | undefined): Lane[]
   });
 }
 
-/** The other branches as thin lines that leave the run where it forks; each brings its bands into focus. */
+/**
+ * The other branches as thin lines that leave the run where it forks; each brings its bands into focus. By key that is done in the
+ * fork and in the bands.
+ */
 export function BranchLanes({ lanes, slots, end }: { lanes: Lane[]; slots: Slot[]; end: number }) {
   return lanes.map((lane, i) => (
     <BranchLane
@@ -68,8 +71,7 @@ function BranchLane({ lane, from, to, y }: { lane: Lane; from: number; to: numbe
   const bend = Math.sign(to - from) * 10;
   return (
     <g
-      role="button"
-      aria-label={`branch ${text}`}
+      data-testid="branch"
       className={first === undefined ? '' : 'cursor-pointer hover:[&_path]:stroke-blue'}
       onClick={() => first !== undefined && sheet.focusBand(first)}
     >

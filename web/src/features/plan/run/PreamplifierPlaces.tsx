@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { useAssessment } from '../../../api';
 import { fixed } from '../../../units';
-import { isAside } from '../document/branches';
 import { bandName, runOf } from '../document/model';
 import type { Element } from '../document/model';
 import { useSheet } from '../sheetContext';
@@ -23,7 +22,7 @@ export function PreamplifierPlaces({
 }) {
   const { plan, band, command } = useSheet();
   const run = runOf(plan);
-  const places = placesOf(run, (i) => isAside(run[i], band));
+  const places = placesOf(run);
   const without = run.toSpliced(index, 1);
   return (
     <div className="flex flex-col gap-1 border-t border-hairline pt-2">
@@ -52,9 +51,9 @@ export function PreamplifierPlaces({
   );
 }
 
-/** The two ends of the way on which it stands. */
-function placesOf(run: readonly Element[], isElsewhere: (i: number) => boolean): Place[] {
-  const way = run.map((_, i) => i).filter((i) => !isElsewhere(i));
+/** The two ends of what is common to all branches. */
+function placesOf(run: readonly Element[]): Place[] {
+  const way = run.flatMap((e, i) => (e.kind === 'FORK' || e.branch ? [] : [i]));
   return [
     { text: 'at the mast', at: way.at(-1) ?? 0 },
     { text: 'at the radio', at: way[0] ?? 0 },
