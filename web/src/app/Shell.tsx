@@ -37,7 +37,7 @@ export function Shell({ here, children }: { here?: string; children: React.React
 
   return (
     <div className="flex min-h-dvh flex-col min-[900px]:h-dvh print:h-auto">
-      <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 max-[899px]:gap-3.5 max-[899px]:px-3 max-[899px]:text-body print:hidden">
+      <header className="flex h-[34px] shrink-0 items-stretch gap-6 border-b border-hairline px-4 max-[899px]:h-11 max-[899px]:gap-3.5 max-[899px]:px-3 max-[899px]:text-body max-[479px]:gap-2 print:hidden">
         {visitUntil === null ? <Sheets here={here} /> : <Visited here={here} until={visitUntil} />}
         <button
           type="button"
@@ -78,7 +78,7 @@ function Sheets({ here }: { here?: string }) {
       </NavLink>
       <nav
         aria-label="sheets"
-        className="flex min-w-0 flex-1 items-stretch gap-6 max-[899px]:gap-3.5"
+        className="flex min-w-0 flex-1 items-stretch gap-6 max-[899px]:gap-3.5 max-[479px]:gap-2"
       >
         <NavLink to="/plans" end className={SHEET}>
           Plans
