@@ -75,6 +75,13 @@ function BranchLane({ lane, from, to, y }: { lane: Lane; from: number; to: numbe
       className={first === undefined ? '' : 'cursor-pointer hover:[&_path]:stroke-blue'}
       onClick={() => first !== undefined && sheet.focusBand(first)}
     >
+      <rect
+        x={Math.min(from, to)}
+        y={y - 6}
+        width={Math.abs(to - from)}
+        height={LANE_HEIGHT}
+        fill="transparent"
+      />
       <path
         d={`M${from} ${HEIGHT - 46}V${y - 6}q0 6 ${bend} 6H${to}`}
         fill="none"

@@ -212,7 +212,9 @@ class SitesOverHttpTest {
         JsonNode buying = api.post("/api/sites/Signal%20mast/buying", demo.get("document").toString())
                 .expect(200)
                 .json();
-        System.out.println("DEMOBUY " + buying);
+        double saved = buying.get("apart").get("cost").asDouble()
+                - buying.get("together").get("cost").asDouble();
+        assertThat(saved).isCloseTo(14, within(0.5));
     }
 
     @Test
