@@ -209,7 +209,8 @@ class SitesOverHttpTest {
                 .isTrue();
         assertThat(sheet.get("phased").get(0).get("whyNot").isNull()).isTrue();
         assertThat(sheet.get("ducts").get(0).get("unknown").isEmpty()).isTrue();
-        JsonNode buying = api.post("/api/sites/Signal%20mast/buying", demo.get("document").toString())
+        JsonNode buying = api.post(
+                        "/api/sites/Signal%20mast/buying", demo.get("document").toString())
                 .expect(200)
                 .json();
         double saved = buying.get("apart").get("cost").asDouble()
