@@ -78,7 +78,7 @@ function OneDuct({
   return (
     <div className="flex gap-3">
       <Across duct={duct} inIt={inIt} isOverfilled={found?.isOverfilled ?? false} />
-      <div className="flex w-[300px] flex-col gap-1">
+      <div className="flex max-w-[300px] min-w-0 flex-1 flex-col gap-1">
         <span className="flex flex-wrap items-baseline gap-x-2">
           <span className="figures">{number}</span>
           <TextField
