@@ -25,7 +25,7 @@ class SiteTest {
         assertThat(page.getByTestId("preamplifier")).isVisible();
         Locator branch = page.getByTestId("branch");
         assertThat(branch).containsText("chart room (marine): RG-58 12 m");
-        branch.click();
+        branch.locator("text").click();
         assertThat(branch).containsText("watch room (aircraft): RG-58 2 m");
         assertThat(page.getByLabel("frequency", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("156.8");
