@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api';
-import { ribbonPath, slotsOf, thicknesses } from '../plan';
+import { levelsOfLosses, ribbonPath, slotsOf, thicknesses } from '../plan';
 
 const WIDTH = 168;
 const HEIGHT = 30;
@@ -8,10 +8,12 @@ const LEAST = 8;
 /** A plan's run drawn small, on the band where least arrives: copper where it sends, ink where it only listens. */
 export function Sketch({ sketch }: { sketch: Schemas['PlanSketchResponse'] }) {
   const slots = slotsOf(sketch.elements, WIDTH, LEAST);
-  const losses = [sketch.lossBeforeRunDb];
-  for (const element of sketch.elements) losses.push((losses.at(-1) ?? 0) + element.lossDb);
   const sends = sketch.radioPowerW !== null;
-  const levels = (sends ? losses : losses.toReversed()).map((lossDb) => ({ lossDb, watts: null }));
+  const levels = levelsOfLosses(
+    sketch.elements.map((e) => e.lossDb),
+    sketch.lossBeforeRunDb,
+    sends,
+  );
   const thickness = thicknesses(levels, HEIGHT);
   const middle = HEIGHT / 2;
   return (

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { BandAssessment } from '../../../api';
 import type { Element } from '../document/model';
 import {
+  levelsOfLosses,
   LEAST_WIDTH,
   boundaryLevels,
   fallAlong,
@@ -172,5 +173,21 @@ describe('a run that forks', () => {
     expect(end).toBeCloseTo(500, 6);
     expect(trueScale(sized)[2]).toBeNull();
     expect(placeAt(sized, slots, 499)?.fromRadioM).toBeCloseTo(30, 0);
+  });
+});
+
+describe('levels of a run of which only losses are known', () => {
+  it('fall from the radio for what is sent, and from the antenna for what is received', () => {
+    const losses = [0.1, 6, 0.5];
+    expect(levelsOfLosses(losses, 1, true).map((l) => l.lossDb)).toEqual([1, 1.1, 7.1, 7.6]);
+    const received = levelsOfLosses(losses, 1, false).map((l) => Number(l.lossDb.toFixed(9)));
+    // half a dB is lost next to the antenna, and all of it at the receiver
+    expect(received).toEqual([6.6, 6.5, 0.5, 0]);
+  });
+
+  it('are those of the assessment', () => {
+    const figures = assessment({});
+    const losses = figures.elements.map((e) => e.lossDb);
+    expect(levelsOfLosses(losses, 0, false)).toEqual(receivedLevels(figures));
   });
 });

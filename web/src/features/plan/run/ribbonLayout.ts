@@ -77,6 +77,20 @@ export function receivedLevels(a: BandAssessment): Level[] {
   }));
 }
 
+/**
+ * The same of a run of which only its losses are known, element by element: what is left at every boundary on the way of the
+ * power, or of a signal that comes from the antenna.
+ */
+export function levelsOfLosses(lossesDb: number[], beforeRunDb: number, sends: boolean): Level[] {
+  const upTo = [0];
+  for (const lossDb of lossesDb) upTo.push((upTo.at(-1) ?? 0) + lossDb);
+  const wholeDb = upTo.at(-1) ?? 0;
+  return upTo.map((lossDb) => ({
+    lossDb: sends ? beforeRunDb + lossDb : Math.max(0, wholeDb - lossDb),
+    watts: null,
+  }));
+}
+
 function lossOr(lossDb: number, radioW: number | null, watts: number | null): number {
   return radioW === null || watts === null ? lossDb : lossBetween(radioW, watts);
 }
