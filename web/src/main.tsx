@@ -52,7 +52,6 @@ const router = createBrowserRouter([
           },
           { path: '/plans/:id', lazy: async () => ({ Component: (await plan()).PlanPage }) },
           { path: '/sites', lazy: async () => ({ Component: (await sites()).SitesPage }) },
-          { path: '/sites/:name', lazy: async () => ({ Component: (await sites()).SitePage }) },
           { path: '/cables', lazy: async () => ({ Component: (await cables()).CablesPage }) },
           {
             path: '/cables/anatomy',

@@ -26,3 +26,4 @@ export * from './saving';
 export { csvText } from './csv';
 export { entries } from './entries';
 export * from './MadeLink';
+export * from './newId';

@@ -22,6 +22,7 @@ export const siteSentences = {
     'Cut both lines a little too long, measure, then trim: a line gets shorter and never longer.',
   sharing:
     'A link for each run: whoever has it sees that run, computes with it and reaches nothing else. They are listed and taken back in each plan, on Paper.',
+  notKept: 'what is changed stays in this window',
   keptElsewhere: 'Somebody else changed this sheet meanwhile.',
   cuttingFrom:
     'From the free end of each reel on, the longest first, allowances and reserve included.',

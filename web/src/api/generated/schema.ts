@@ -1872,7 +1872,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sites/{name}": {
+    "/api/sites/buying": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What to buy for all runs of a site at once; stores nothing */
+        post: operations["buyForSite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sites/document": {
         parameters: {
             query?: never;
             header?: never;
@@ -1890,24 +1907,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/sites/{name}/buying": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** What to buy for all runs of a site at once; stores nothing */
-        post: operations["buyForSite"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sites/{name}/sheet": {
+    "/api/sites/sheet": {
         parameters: {
             query?: never;
             header?: never;
@@ -2009,7 +2009,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/transfers/sites/{name}": {
+    "/api/transfers/site": {
         parameters: {
             query?: never;
             header?: never;
@@ -4805,13 +4805,6 @@ export interface components {
             schemaVersion: number;
             work?: components["schemas"]["WorkSpec"] | null;
         };
-        SiteElementResponse: {
-            kind: string;
-            /** Format: double */
-            lengthM: number;
-            /** Format: double */
-            lossDb: number;
-        };
         SiteInFile: {
             document: components["schemas"]["SiteDocument"];
             name: string;
@@ -4852,16 +4845,19 @@ export interface components {
             /** Format: int64 */
             plans: number;
             /**
+             * Format: date-time
+             * @description null likewise
+             */
+            updatedAt: string | null;
+            /**
              * Format: int64
              * @description null until something was said of it
              */
             version: number | null;
         };
         SiteRunResponse: {
-            band: string | null;
-            cable: string | null;
-            elements: components["schemas"]["SiteElementResponse"][];
             isArrested: boolean;
+            isFinished: boolean;
             lines: components["schemas"]["SiteLineResponse"][];
             /** Format: double */
             massKg: number | null;
@@ -4870,20 +4866,8 @@ export interface components {
             onMastKg: number | null;
             /** Format: uuid */
             planId: string;
-            /** Format: double */
-            powerAtAntennaW: number | null;
-            /** Format: double */
-            radioW: number | null;
-            sends: boolean;
-            standing: components["schemas"]["CableStanding"] | null;
+            sketch: components["schemas"]["PlanSketchResponse"] | null;
             toBuy: components["schemas"]["ToBuyResponse"][];
-            /** Format: double */
-            totalLossDb: number | null;
-            unfinished: boolean;
-            /** @enum {string|null} */
-            verdict: "PASS" | "MARGINAL" | "FAIL" | null;
-            /** Format: int64 */
-            version: number;
         };
         SiteSheetResponse: {
             ducts: components["schemas"]["DuctResponse"][];
@@ -8387,61 +8371,13 @@ export interface operations {
             };
         };
     };
-    getSite: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SiteResponse"];
-                };
-            };
-        };
-    };
-    saveSite: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SaidOfSiteRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SiteResponse"];
-                };
-            };
-        };
-    };
     buyForSite: {
         parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
+            query: {
+                site: string;
             };
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody: {
@@ -8461,13 +8397,61 @@ export interface operations {
             };
         };
     };
+    getSite: {
+        parameters: {
+            query: {
+                site: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+        };
+    };
+    saveSite: {
+        parameters: {
+            query: {
+                site: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaidOfSiteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteResponse"];
+                };
+            };
+        };
+    };
     assessSite: {
         parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
+            query: {
+                site: string;
             };
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody: {
@@ -8603,11 +8587,11 @@ export interface operations {
     };
     exportSite: {
         parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                name: string;
+            query: {
+                site: string;
             };
+            header?: never;
+            path?: never;
             cookie?: never;
         };
         requestBody?: never;

@@ -136,12 +136,14 @@ export function PlansPage() {
                 <li {...placed} className={placed['data-index'] === 0 ? '' : 'pt-5'}>
                   <h2 className="flex items-baseline justify-between border-b border-ink pb-1 font-semibold">
                     {line.site}
-                    <Link
-                      to={`/sites/${encodeURIComponent(line.site)}`}
-                      className="quiet text-fine font-normal"
-                    >
-                      Plan its runs together
-                    </Link>
+                    {line.site !== '' && (
+                      <Link
+                        to={`/sites?site=${encodeURIComponent(line.site)}`}
+                        className="quiet text-fine font-normal"
+                      >
+                        Plan its runs together
+                      </Link>
+                    )}
                   </h2>
                 </li>
               ) : (

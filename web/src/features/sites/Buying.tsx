@@ -1,24 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api';
-import { answered, api, useCableTypes } from '../../api';
+import { answered, api } from '../../api';
 import { usePreferences } from '../../app/preferences';
-import { QuantityField, Select, TextField } from '../../ui';
-import { lengthFigure, lengthText, plain } from '../../units';
+import { QuantityField } from '../../ui';
+import { lengthText, plain } from '../../units';
 import { moneyText, siteSentences, togetherSentence } from '../../words';
+import { Offers, ReelsThere } from './Reels';
 import type { PartProps } from './SitePage';
 
 type Answer = Schemas['SiteAnswerResponse'];
 
 /** One list over all runs: what is bought for all of them costs least. */
-export function Buying({ name, sheet, document, change }: PartProps & { name: string }) {
+export function Buying({ site, sheet, document, change }: PartProps & { site: string }) {
   const { lengths } = usePreferences();
   const buying = useQuery({
-    queryKey: ['site', name, 'buying', document.reels, document.offers, document.reservePercent],
+    queryKey: ['site', site, 'buying', document.reels, document.offers, document.reservePercent],
     queryFn: ({ signal }) =>
       answered(
-        api.POST('/api/sites/{name}/buying', {
-          params: { path: { name } },
+        api.POST('/api/sites/buying', {
+          params: { query: { site } },
           body: {
             schemaVersion: 1,
             reels: document.reels,
@@ -87,7 +88,7 @@ export function Buying({ name, sheet, document, change }: PartProps & { name: st
       ))}
       <p className="text-fine text-soft">{siteSentences.takeBoth}</p>
       <Reserve document={document} change={change} />
-      <Reels document={document} change={change} />
+      <ReelsThere document={document} change={change} />
       <Offers document={document} change={change} />
     </section>
   );
@@ -118,7 +119,7 @@ function OtherCables({
 }) {
   const others = choices.flatMap((c) => {
     const run = sheet.runs.find((r) => r.planId === c.planId);
-    return run && run.cable !== c.name ? [{ ...c, run: run.name }] : [];
+    return run && run.sketch?.cableName !== c.name ? [{ ...c, run: run.name }] : [];
   });
   if (others.length === 0) return null;
   return (
@@ -182,138 +183,5 @@ function Reserve({ document, change }: Pick<PartProps, 'document' | 'change'>) {
       />
       beside the allowances of its plan.
     </p>
-  );
-}
-
-/** Reels that are there are used before anything is bought. */
-function Reels({ document, change }: Pick<PartProps, 'document' | 'change'>) {
-  const { lengths } = usePreferences();
-  const types = useCableTypes();
-  const reels = document.reels ?? [];
-  const names = (types.data ?? []).map((t) => ({ value: t.key, text: t.name }));
-  const put = (next: typeof reels) => change({ ...document, reels: next });
-  return (
-    <div className="flex flex-col gap-1 text-fine print:hidden">
-      {reels.map((r, i) => (
-        <span key={r.id} className="flex flex-wrap items-baseline gap-x-2">
-          <TextField
-            label={`name of reel ${i + 1}`}
-            value={r.name}
-            className="w-[14ch]"
-            onCommit={(to) => put(reels.with(i, { ...r, name: to }))}
-          />
-          <Select
-            label={`cable on reel ${i + 1}`}
-            value={r.cableKey}
-            options={names}
-            onChange={(cableKey) => put(reels.with(i, { ...r, cableKey }))}
-          />
-          <QuantityField
-            label={`length of reel ${i + 1}`}
-            keptAs={`reel ${r.id}`}
-            kind="length"
-            unit={lengths}
-            unitLabel={lengths}
-            least={0.1}
-            value={r.lengthM}
-            show={(v) => lengthFigure(v, lengths)}
-            say={(v) => lengthText(v, lengths)}
-            onCommit={(lengthM) => put(reels.with(i, { ...r, lengthM }))}
-          />
-          <button type="button" className="quiet" onClick={() => put(reels.toSpliced(i, 1))}>
-            Remove
-          </button>
-        </span>
-      ))}
-      {names.length > 0 && (
-        <button
-          type="button"
-          className="quiet self-start"
-          onClick={() =>
-            put([
-              ...reels,
-              {
-                id: crypto.randomUUID().slice(0, 8),
-                name: `Reel ${reels.length + 1}`,
-                cableKey: names[0]?.value ?? '',
-                lengthM: 25,
-              },
-            ])
-          }
-        >
-          Add a reel that is there
-        </button>
-      )}
-    </div>
-  );
-}
-
-/** Whole reels that can be bought at a price of their own. */
-function Offers({ document, change }: Pick<PartProps, 'document' | 'change'>) {
-  const { lengths, settings } = usePreferences();
-  const types = useCableTypes();
-  const offers = document.offers ?? [];
-  const names = (types.data ?? []).map((t) => ({ value: t.key, text: t.name }));
-  const put = (next: typeof offers) => change({ ...document, offers: next });
-  return (
-    <div className="flex flex-col gap-1 text-fine print:hidden">
-      {offers.map((o, i) => (
-        <span key={o.id} className="flex flex-wrap items-baseline gap-x-2">
-          A reel of
-          <Select
-            label={`cable of offer ${i + 1}`}
-            value={o.cableKey}
-            options={names}
-            onChange={(cableKey) => put(offers.with(i, { ...o, cableKey }))}
-          />
-          <QuantityField
-            label={`length of offer ${i + 1}`}
-            keptAs={`offer ${o.id}`}
-            kind="length"
-            unit={lengths}
-            unitLabel={lengths}
-            least={0.1}
-            value={o.lengthM}
-            show={(v) => lengthFigure(v, lengths)}
-            say={(v) => lengthText(v, lengths)}
-            onCommit={(lengthM) => put(offers.with(i, { ...o, lengthM }))}
-          />
-          for
-          <QuantityField
-            label={`price of offer ${i + 1}`}
-            keptAs={`offer price ${o.id}`}
-            kind="price"
-            unit=""
-            unitLabel={settings.currency}
-            value={o.price}
-            show={(v) => plain(v, 2)}
-            say={(v) => `${plain(v, 2)} ${settings.currency}`}
-            onCommit={(price) => put(offers.with(i, { ...o, price }))}
-          />
-          <button type="button" className="quiet" onClick={() => put(offers.toSpliced(i, 1))}>
-            Remove
-          </button>
-        </span>
-      ))}
-      {names.length > 0 && (
-        <button
-          type="button"
-          className="quiet self-start"
-          onClick={() =>
-            put([
-              ...offers,
-              {
-                id: crypto.randomUUID().slice(0, 8),
-                cableKey: names[0]?.value ?? '',
-                lengthM: 100,
-                price: 100,
-              },
-            ])
-          }
-        >
-          Add a reel that is on offer
-        </button>
-      )}
-    </div>
   );
 }

@@ -5,17 +5,17 @@ import { usePreferences } from '../../app/preferences';
 import { lengthText } from '../../units';
 import { siteSentences } from '../../words';
 import { CutReel } from '../locker';
-import type { Begun, SiteCut } from './cutting';
-import { begunReels, cutsByCable, isOutdated } from './cutting';
+import type { Begun, OfCable, SiteCut } from './cutting';
+import { begunReels, cutsByCable, isOutdated, withCut, withWhatIsCut } from './cutting';
 import type { PartProps } from './SitePage';
 
-/** A length that is always long enough, where a cable is sold by the metre. */
-function byTheMetre(lengthsM: number[]): number {
-  return Number(lengthsM.reduce((a, b) => a + b, 0).toFixed(3));
+/** Where a cable is sold by the metre, one length of all that is cut of it. */
+function byTheMetre(of: OfCable): number {
+  return of.cuts.reduce((sum, c) => sum + c.lengthM, 0);
 }
 
 /** What is cut from which reel for all runs: planned once, kept, done step by step, and put into the locker. */
-export function Cutting({ sheet, document, change }: PartProps) {
+export function Cutting({ site, sheet, document, change }: PartProps & { site: string }) {
   const types = useCableTypes();
   const needed = cutsByCable(sheet.runs);
   const kept = document.cutting?.reels ?? [];
@@ -32,7 +32,7 @@ export function Cutting({ sheet, document, change }: PartProps) {
               reels: (document.reels ?? [])
                 .filter((r) => r.cableKey === of.cableKey)
                 .map((r) => ({ name: r.name, lengthM: r.lengthM })),
-              soldInM: offer?.lengthM ?? type?.soldInM ?? byTheMetre(of.cuts.map((c) => c.lengthM)),
+              soldInM: offer?.lengthM ?? type?.soldInM ?? byTheMetre(of),
             },
           }),
         );
@@ -40,7 +40,11 @@ export function Cutting({ sheet, document, change }: PartProps) {
       }
       return reels;
     },
-    onSuccess: (reels) => change({ ...document, cutting: { reels } }),
+    onSuccess: (fresh) =>
+      change((now) => ({
+        ...now,
+        cutting: { reels: withWhatIsCut(fresh, now.cutting?.reels ?? []) },
+      })),
   });
   const done = kept.flatMap((r) => r.cuts).filter((c) => c.done).length;
   const all = kept.flatMap((r) => r.cuts).length;
@@ -95,8 +99,14 @@ export function Cutting({ sheet, document, change }: PartProps) {
             key={`${reel.name} ${i}`}
             reel={reel}
             longestM={longestM}
-            site={sheet}
-            onChange={(to) => change({ ...document, cutting: { reels: kept.with(i, to) } })}
+            stepOf={(cut) => (
+              <CutStep
+                site={site}
+                reel={reel}
+                cut={cut}
+                onChange={(to) => change((now) => withCut(now, to))}
+              />
+            )}
           />
         ))}
       </ol>
@@ -107,39 +117,30 @@ export function Cutting({ sheet, document, change }: PartProps) {
 function KeptReel({
   reel,
   longestM,
-  onChange,
+  stepOf,
 }: {
   reel: Begun;
   longestM: number;
-  site: PartProps['sheet'];
-  onChange: (to: Begun) => void;
+  stepOf: (cut: SiteCut) => React.ReactNode;
 }) {
   const usedM = reel.cuts.reduce((sum, c) => sum + c.lengthM, 0);
-  const put = (i: number, to: SiteCut) => onChange({ ...reel, cuts: reel.cuts.with(i, to) });
   return (
     <CutReel
-      reel={{
-        name: reel.name,
-        bought: false,
-        lengthM: reel.lengthM,
-        cuts: reel.cuts,
-        leftM: Math.max(0, reel.lengthM - usedM),
-      }}
+      reel={{ ...reel, bought: false, leftM: Math.max(0, reel.lengthM - usedM) }}
       longestM={longestM}
-      stepOf={(i) => {
-        const cut = reel.cuts[i];
-        return cut && <CutStep reel={reel} cut={cut} onChange={(to) => put(i, to)} />;
-      }}
+      stepOf={(i) => reel.cuts[i] && stepOf(reel.cuts[i])}
     />
   );
 }
 
 /** One cut: ticked when it is done, then put into the locker as a piece. */
 function CutStep({
+  site,
   reel,
   cut,
   onChange,
 }: {
+  site: string;
   reel: Begun;
   cut: SiteCut;
   onChange: (to: SiteCut) => void;
@@ -153,7 +154,7 @@ function CutStep({
         api.POST('/api/locker/pieces', {
           body: {
             id,
-            label: `${cut.name}, ${cut.id}`,
+            label: `${site}, ${cut.name}`,
             lengthM: cut.lengthM,
             ...(reel.cableKey && { cableKey: reel.cableKey }),
           },

@@ -1,6 +1,6 @@
-import { usePreferences } from '../../app/preferences';
+import { newId } from '../../ui/newId';
 import { QuantityField, TextField } from '../../ui';
-import { fixed, lengthFigure, lengthText, plain } from '../../units';
+import { acrossFigure, acrossText, plain, unitsBeside } from '../../units';
 import { ductSentence, siteSentences } from '../../words';
 import { packCircles } from './packCircles';
 import type { PartProps } from './SitePage';
@@ -12,13 +12,13 @@ const SIZE = 92;
 const USUAL_BORE_MM = 40;
 const USUAL_SHARE_PERCENT = 40;
 
-/** What lies in which duct, drawn across at scale; and what of each run hangs on the mast. */
+/** What lies in which duct, drawn across at scale. */
 export function Ducts({ sheet, document, change }: PartProps) {
   const ducts = document.ducts ?? [];
   const put = (next: Duct[]) => change({ ...document, ducts: next });
   return (
-    <section aria-label="ducts and mast" className="flex flex-col gap-2">
-      <h2 className="font-bold">Ducts and mast</h2>
+    <section aria-label="ducts" className="flex flex-col gap-2">
+      <h2 className="font-bold">Ducts</h2>
       <div className="flex flex-wrap gap-x-6 gap-y-4">
         {ducts.map((duct, i) => (
           <OneDuct
@@ -44,7 +44,7 @@ export function Ducts({ sheet, document, change }: PartProps) {
           put([
             ...ducts,
             {
-              id: crypto.randomUUID().slice(0, 8),
+              id: newId(),
               name: `Duct ${ducts.length + 1}`,
               boreMm: USUAL_BORE_MM,
               runs: sheet.runs.map((r) => r.planId),
@@ -54,7 +54,6 @@ export function Ducts({ sheet, document, change }: PartProps) {
       >
         Add a duct
       </button>
-      <OnMast sheet={sheet} document={document} change={change} />
     </section>
   );
 }
@@ -94,12 +93,12 @@ function OneDuct({
             label={`bore of duct ${number}`}
             keptAs={`bore ${duct.id}`}
             kind="bore"
-            unit="mm"
-            unitLabel="mm"
+            unit={unitsBeside().across}
+            unitLabel={unitsBeside().across}
             least={1}
             value={duct.boreMm}
-            show={(v) => plain(v)}
-            say={(v) => `${plain(v)} mm`}
+            show={acrossFigure}
+            say={acrossText}
             onCommit={(boreMm) => onChange({ ...duct, boreMm })}
           />
           filled at most
@@ -139,7 +138,7 @@ function OneDuct({
         </ul>
         {found && (
           <p className={found.isOverfilled ? 'text-fail' : ''}>
-            {ductSentence(found, (mm) => `${fixed(mm, 1)} mm`)}
+            {ductSentence(found, acrossText)}
             {found.unknown.length > 0 &&
               ` Not counted, since its diameter is not known: ${found.unknown.join(', ')}.`}
           </p>
@@ -195,44 +194,5 @@ function Across({
         </g>
       ))}
     </svg>
-  );
-}
-
-function OnMast({ sheet, document, change }: PartProps) {
-  const { lengths } = usePreferences();
-  const onMast = document.onMast ?? [];
-  const metresOf = (run: string) => onMast.find((m) => m.run === run)?.lengthM;
-  const put = (run: string, lengthM: number) =>
-    change({
-      ...document,
-      onMast: [...onMast.filter((m) => m.run !== run), ...(lengthM > 0 ? [{ run, lengthM }] : [])],
-    });
-  return (
-    <div className="flex flex-col gap-1">
-      <h3 className="text-soft">On the mast, from each antenna down</h3>
-      <ul className="flex flex-wrap gap-x-6">
-        {sheet.runs
-          .filter((r) => !r.unfinished)
-          .map((r) => (
-            <li key={r.planId} className="flex items-baseline gap-2">
-              <span>{r.name}</span>
-              <QuantityField
-                label={`on the mast of ${r.name}`}
-                keptAs={`mast ${r.planId}`}
-                kind="length"
-                unit={lengths}
-                unitLabel={lengths}
-                value={metresOf(r.planId) ?? 0}
-                show={(v) => lengthFigure(v, lengths)}
-                say={(v) => lengthText(v, lengths)}
-                onCommit={(m) => put(r.planId, m)}
-              />
-              {r.onMastKg !== null && (
-                <span className="figures text-soft">{fixed(r.onMastKg, 1)} kg</span>
-              )}
-            </li>
-          ))}
-      </ul>
-    </div>
   );
 }

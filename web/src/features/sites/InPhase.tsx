@@ -1,3 +1,4 @@
+import { newId } from '../../ui/newId';
 import { usePreferences } from '../../app/preferences';
 import { QuantityField, Select, TextField } from '../../ui';
 import { fixed, frequencyText, lengthText, plain } from '../../units';
@@ -41,7 +42,7 @@ export function InPhase({ sheet, document, change }: PartProps) {
             put([
               ...pairs,
               {
-                id: crypto.randomUUID().slice(0, 8),
+                id: newId(),
                 name: `Pair ${pairs.length + 1}`,
                 first: first.planId,
                 second: second.planId,

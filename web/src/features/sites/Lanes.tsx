@@ -1,10 +1,14 @@
 import { PatternLines } from '@visx/pattern';
 import { Link } from 'react-router';
+import type { Schemas } from '../../api';
 import { usePreferences } from '../../app/preferences';
 import { useWidth, VerdictMark } from '../../ui';
 import { figureOf, lengthText, shownReading, unitOf } from '../../units';
-import { ribbonPath, slotsOf, thicknesses } from '../plan';
-import type { SiteDocument, SiteRun, SiteSheet } from './useSite';
+import { levelsOfLosses, ribbonPath, slotsOf, thicknesses } from '../plan';
+import type { PartProps } from './SitePage';
+import type { SiteRun } from './useSite';
+
+type Sketch = Schemas['PlanSketchResponse'];
 
 const FULL = 34;
 const HEIGHT = 48;
@@ -12,102 +16,120 @@ const MIDDLE = HEIGHT / 2;
 const LEAST = 10;
 
 /** All runs under each other at one scale of length and power, from the radios on the left to the antennas on the right. */
-export function Lanes({ sheet, document }: { sheet: SiteSheet; document: SiteDocument }) {
-  const longestM = Math.max(1, ...sheet.runs.map(lengthOf));
-  const strongestW = Math.max(0, ...sheet.runs.map((r) => r.radioW ?? 0));
+export function Lanes({ sheet, document }: PartProps) {
+  const drawn = sheet.runs.flatMap((r) => r.sketch ?? []);
+  const longestM = Math.max(1, ...drawn.map(lengthOf));
+  const strongestW = Math.max(0, ...drawn.map((s) => s.radioPowerW ?? 0));
   return (
     <ol aria-label="runs" className="flex flex-col border-y border-ink">
       {sheet.runs.map((run) => (
-        <Lane
+        <li
           key={run.planId}
-          run={run}
-          lengthShare={lengthOf(run) / longestM}
-          powerShare={run.radioW === null || strongestW === 0 ? 1 : run.radioW / strongestW}
-          ducts={(document.ducts ?? []).flatMap((d, i) =>
-            d.runs.includes(run.planId) ? [{ number: i + 1, name: d.name }] : [],
+          className="flex flex-wrap items-center gap-x-4 border-b border-hairline py-1 last:border-b-0"
+        >
+          <Named run={run} ducts={ductsOf(run, document)} />
+          {run.sketch && (
+            <Lane
+              sketch={run.sketch}
+              lengthShare={lengthOf(run.sketch) / longestM}
+              powerShare={
+                run.sketch.radioPowerW === null || strongestW === 0
+                  ? 1
+                  : run.sketch.radioPowerW / strongestW
+              }
+            />
           )}
-        />
+        </li>
       ))}
     </ol>
   );
 }
 
-function lengthOf(run: SiteRun): number {
-  return run.elements.reduce((sum, e) => sum + e.lengthM, 0);
+function lengthOf(sketch: Sketch): number {
+  return sketch.elements.reduce((sum, e) => sum + e.lengthM, 0);
+}
+
+/** The numbers and names of the ducts in which a run lies. */
+function ductsOf(run: SiteRun, document: PartProps['document']) {
+  return (document.ducts ?? []).flatMap((d, i) =>
+    d.runs.includes(run.planId) ? [{ number: i + 1, name: d.name }] : [],
+  );
+}
+
+function Named({ run, ducts }: { run: SiteRun; ducts: { number: number; name: string }[] }) {
+  const { lengths } = usePreferences();
+  return (
+    <div className="w-[210px] min-w-0">
+      <Link to={`/plans/${run.planId}`} className="block truncate font-semibold hover:text-blue">
+        {run.name}
+      </Link>
+      <p className="truncate text-fine text-soft">
+        {run.sketch
+          ? `${run.sketch.cableName}, ${lengthText(lengthOf(run.sketch), lengths)}`
+          : 'it cannot be assessed as it stands'}
+        {ducts.length > 0 && (
+          <span title={ducts.map((d) => d.name).join(', ')}>
+            {' '}
+            · duct {ducts.map((d) => d.number).join(', ')}
+          </span>
+        )}
+      </p>
+    </div>
+  );
 }
 
 function Lane({
-  run,
+  sketch,
   lengthShare,
   powerShare,
-  ducts,
 }: {
-  run: SiteRun;
+  sketch: Sketch;
   lengthShare: number;
   powerShare: number;
-  ducts: { number: number; name: string }[];
 }) {
-  const { lengths, reading } = usePreferences();
+  const { reading } = usePreferences();
   const [box, width] = useWidth<HTMLDivElement>();
-  const shown = shownReading(reading, run.sends);
+  const sends = sketch.radioPowerW !== null;
+  const shown = shownReading(reading, sends);
   return (
-    <li className="flex flex-wrap items-center gap-x-4 border-b border-hairline py-1 last:border-b-0">
-      <div className="w-[210px] min-w-0">
-        <Link to={`/plans/${run.planId}`} className="block truncate font-semibold hover:text-blue">
-          {run.name}
-        </Link>
-        <p className="truncate text-fine text-soft">
-          {run.unfinished
-            ? 'it cannot be assessed as it stands'
-            : `${run.cable}, ${lengthText(lengthOf(run), lengths)}`}
-          {ducts.length > 0 && (
-            <span title={ducts.map((d) => d.name).join(', ')}>
-              {' '}
-              · duct {ducts.map((d) => d.number).join(', ')}
-            </span>
-          )}
-        </p>
-      </div>
+    <>
       <div ref={box} className="min-w-[160px] flex-1">
-        <Drawn run={run} width={width} lengthShare={lengthShare} powerShare={powerShare} />
+        <Drawn sketch={sketch} width={width} lengthShare={lengthShare} powerShare={powerShare} />
       </div>
-      {run.verdict && run.totalLossDb !== null && (
-        <p className="flex w-[150px] items-baseline justify-end gap-2 whitespace-nowrap">
-          <VerdictMark verdict={run.verdict} />
-          <span className={`figures font-semibold ${run.sends ? 'text-copper-text' : ''}`}>
-            {figureOf({ lossDb: run.totalLossDb, watts: run.powerAtAntennaW }, shown)}{' '}
-            {unitOf(shown)}
-          </span>
-          <span className="text-fine text-soft">{run.band}</span>
-        </p>
-      )}
-    </li>
+      <p className="flex w-[150px] items-baseline justify-end gap-2 whitespace-nowrap">
+        <VerdictMark verdict={sketch.verdict} />
+        <span className={`figures font-semibold ${sends ? 'text-copper-text' : ''}`}>
+          {figureOf({ lossDb: sketch.totalLossDb, watts: sketch.powerAtAntennaW }, shown)}{' '}
+          {unitOf(shown)}
+        </span>
+        <span className="text-fine text-soft">{sketch.bandName}</span>
+      </p>
+    </>
   );
 }
 
 function Drawn({
-  run,
+  sketch,
   width,
   lengthShare,
   powerShare,
 }: {
-  run: SiteRun;
+  sketch: Sketch;
   width: number;
   lengthShare: number;
   powerShare: number;
 }) {
-  const least = LEAST * run.elements.length;
+  const { elements } = sketch;
+  const sends = sketch.radioPowerW !== null;
+  const least = LEAST * elements.length;
   const drawn = Math.min(width, least + Math.max(0, width - least) * lengthShare);
-  const slots = slotsOf(run.elements, drawn, LEAST);
-  const losses = [0];
-  for (const element of run.elements) losses.push((losses.at(-1) ?? 0) + element.lossDb);
-  const before = (run.totalLossDb ?? 0) - (losses.at(-1) ?? 0);
-  const levels = (run.sends ? losses.map((l) => l + before) : losses.toReversed()).map(
-    (lossDb) => ({ lossDb: Math.max(0, lossDb), watts: null }),
+  const slots = slotsOf(elements, drawn, LEAST);
+  const levels = levelsOfLosses(
+    elements.map((e) => e.lossDb),
+    sketch.lossBeforeRunDb,
+    sends,
   );
   const full = FULL * powerShare;
-  const colour = run.sends ? 'var(--copper)' : 'var(--ink-soft)';
-  if (run.elements.length === 0) return <div style={{ height: HEIGHT }} />;
   return (
     <svg width={width} height={HEIGHT} aria-hidden="true" className="block">
       <PatternLines
@@ -120,10 +142,13 @@ function Drawn({
         background="var(--ash-ground)"
       />
       <rect y={MIDDLE - full / 2} width={drawn} height={full} fill="url(#site-ash)" />
-      <path d={ribbonPath(slots, thicknesses(levels, full), MIDDLE)} fill={colour} />
+      <path
+        d={ribbonPath(slots, thicknesses(levels, full), MIDDLE)}
+        fill={sends ? 'var(--copper)' : 'var(--ink-soft)'}
+      />
       {slots.map(
         (slot, i) =>
-          run.elements[i]?.kind !== 'LINE' && (
+          elements[i]?.kind !== 'LINE' && (
             <path
               key={i}
               d={`M${slot.x + slot.width / 2} ${MIDDLE - FULL / 2 - 3}V${MIDDLE + FULL / 2 + 3}`}

@@ -1,11 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { answered, api } from '../../api';
 import { Shell } from '../../app/Shell';
 import { siteSentences } from '../../words';
+import { siteAddress } from './siteAddress';
+import { SitePage } from './SitePage';
 
-/** The sites that plans carry. */
+/** The sheet of the site in the address; without one the sites that plans carry. */
 export function SitesPage() {
+  const [params] = useSearchParams();
+  const site = params.get('site');
+  return site ? <SitePage key={site} name={site} /> : <SiteList />;
+}
+
+function SiteList() {
   const sites = useQuery({
     queryKey: ['sites'],
     queryFn: ({ signal }) => answered(api.GET('/api/sites', { signal })),
@@ -27,7 +35,7 @@ export function SitesPage() {
             {sites.data?.map((s) => (
               <li key={s.name} className="border-b border-hairline">
                 <Link
-                  to={`/sites/${encodeURIComponent(s.name)}`}
+                  to={siteAddress(s.name)}
                   className="flex min-h-11 items-center justify-between gap-4 hover:text-blue"
                 >
                   <span className="font-semibold">{s.name}</span>

@@ -4,7 +4,7 @@ import type { PartProps } from './SitePage';
 /** Wall plate, earthing and arrestors: what is done once for all runs, ticked as it is done. */
 export function Steps({ sheet, document, change }: PartProps) {
   const done = document.done ?? [];
-  const bare = sheet.runs.filter((r) => !r.unfinished && !r.isArrested);
+  const bare = sheet.runs.filter((r) => r.isFinished && !r.isArrested);
   const steps = [
     {
       id: 'plate',

@@ -1,6 +1,6 @@
 import { usePreferences } from '../../app/preferences';
 import { QuantityField } from '../../ui';
-import { fixed, lengthText, plain } from '../../units';
+import { fixed, lengthText, massText, plain } from '../../units';
 import { siteSentences } from '../../words';
 import type { PartProps } from './SitePage';
 
@@ -35,8 +35,8 @@ export function Totals({ sheet, document, change }: PartProps) {
           <>
             <dt className="text-soft">mass</dt>
             <dd>
-              {fixed(totals.massKg, 1)} kg
-              {totals.onMastKg !== null && `, ${fixed(totals.onMastKg, 1)} kg of it on the mast`}
+              {massText(totals.massKg)}
+              {totals.onMastKg !== null && `, ${massText(totals.onMastKg)} of it on the mast`}
             </dd>
           </>
         )}

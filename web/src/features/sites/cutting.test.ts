@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { CutPlan } from '../../api';
-import { begunReels, cutsByCable, isOutdated } from './cutting';
+import { begunReels, cutsByCable, isOutdated, withCut, withWhatIsCut } from './cutting';
 import type { SiteRun } from './useSite';
 
 const line = (name: string, cutM: number, isOwned = false) => ({
@@ -44,5 +44,40 @@ describe('what is cut for all runs of a site', () => {
     expect(kept[0]?.cuts.map((c) => c.run)).toEqual(['a', 'a', 'b']);
     expect(isOutdated(kept, needed)).toBe(false);
     expect(isOutdated(kept, cutsByCable([...RUNS, run('c', line('Foam', 1))]))).toBe(true);
+  });
+
+  it('keeps what is cut when it is planned anew', () => {
+    const cut = (id: string, run: string, lengthM: number) => ({ id, name: run, run, lengthM });
+    const reel = (...cuts: ReturnType<typeof cut>[]) => ({
+      name: 'reel',
+      cableName: 'Foam',
+      lengthM: 100,
+      bought: true,
+      cuts,
+    });
+    const before = [
+      reel({ ...cut('1', 'a', 20), done: true, pieceId: 'p' } as never, cut('2', 'b', 9)),
+    ];
+    const after = withWhatIsCut(
+      [reel(cut('7', 'a', 20.0004), cut('8', 'b', 9), cut('9', 'a', 20))],
+      before,
+    );
+    expect(after[0]?.cuts.map((c) => [c.id, c.done ?? false])).toEqual([
+      ['1', true],
+      ['8', false],
+      ['9', false],
+    ]);
+  });
+
+  it('is said anew cut by cut, whatever else was said meanwhile', () => {
+    const cuts = [{ id: '1', name: 'a', lengthM: 20 }];
+    const document = {
+      schemaVersion: 1,
+      note: 'meanwhile',
+      cutting: { reels: [{ name: 'r', cableName: 'Foam', lengthM: 50, bought: false, cuts }] },
+    };
+    const said = withCut(document, { id: '1', name: 'a', lengthM: 20, done: true });
+    expect(said.note).toBe('meanwhile');
+    expect(said.cutting?.reels[0]?.cuts[0]?.done).toBe(true);
   });
 });

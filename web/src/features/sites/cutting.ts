@@ -1,3 +1,4 @@
+import { newId } from '../../ui/newId';
 import type { CutPlan } from '../../api';
 import type { SiteDocument, SiteRun } from './useSite';
 
@@ -27,7 +28,7 @@ export function cutsByCable(runs: readonly SiteRun[]): OfCable[] {
       of.cuts.push({
         name: isAlone ? run.name : `${run.name} ${nth}`,
         run: run.planId,
-        lengthM: Number(line.cutM.toFixed(3)),
+        lengthM: line.cutM,
       });
       byCable.set(line.name, of);
     }
@@ -48,7 +49,7 @@ export function begunReels(of: OfCable, plan: CutPlan): Begun[] {
       const at = left.findIndex((l) => l.name === c.name && l.lengthM === c.lengthM);
       const [of1] = left.splice(Math.max(0, at), 1);
       return {
-        id: crypto.randomUUID().slice(0, 8),
+        id: newId(),
         name: c.name,
         ...(of1 && { run: of1.run }),
         lengthM: c.lengthM,
@@ -63,4 +64,31 @@ export function isOutdated(kept: readonly Begun[], needed: readonly OfCable[]): 
   const now = needed.flatMap((of) => of.cuts.map((c) => told(of.cableName + c.name, c.lengthM)));
   const then = kept.flatMap((r) => r.cuts.map((c) => told(r.cableName + c.name, c.lengthM)));
   return now.toSorted().join('|') !== then.toSorted().join('|');
+}
+
+/** A new plan in which what is cut already stays so: the same cut for the same run. */
+export function withWhatIsCut(fresh: readonly Begun[], before: readonly Begun[]): Begun[] {
+  const left = before.flatMap((r) => r.cuts).filter((c) => c.done);
+  return fresh.map((reel) => ({
+    ...reel,
+    cuts: reel.cuts.map((cut) => {
+      const at = left.findIndex((c) => c.run === cut.run && isSameLength(c, cut));
+      const [same] = at < 0 ? [] : left.splice(at, 1);
+      return same ? { ...cut, id: same.id, done: true, pieceId: same.pieceId } : cut;
+    }),
+  }));
+}
+
+/** To a millimetre, which nobody cuts finer than. */
+function isSameLength(a: { lengthM: number }, b: { lengthM: number }): boolean {
+  return Math.abs(a.lengthM - b.lengthM) < 0.001;
+}
+
+/** What is said of a site with one of its cuts said anew. */
+export function withCut(document: SiteDocument, to: SiteCut): SiteDocument {
+  const reels = (document.cutting?.reels ?? []).map((reel) => ({
+    ...reel,
+    cuts: reel.cuts.map((cut) => (cut.id === to.id ? to : cut)),
+  }));
+  return { ...document, cutting: { reels } };
 }

@@ -1,2 +1,1 @@
-export { SitePage } from './SitePage';
 export { SitesPage } from './SitesPage';

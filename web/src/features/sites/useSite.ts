@@ -1,112 +1,135 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Schemas } from '../../api';
-import { answered, api, Refused } from '../../api';
+import { answered, api } from '../../api';
+import { Autosaver } from '../../app/autosaver';
 import { useSession } from '../../app/session';
+import { useUndo } from '../../ui';
 
 export type SiteDocument = Schemas['SiteDocument'];
 export type SiteSheet = Schemas['SiteSheetResponse'];
 export type SiteRun = Schemas['SiteRunResponse'];
-type Site = Schemas['SiteResponse'];
+export type Site = Schemas['SiteResponse'];
 
-/** A pause this long after the last change, and it is saved. */
-const SAVED_AFTER_MS = 700;
+/** What is stored of a site; before anything was said of it, under no version. */
+interface StoredSite {
+  version: number;
+  updatedAt: string;
+  document: SiteDocument;
+}
 
-/** What is said of a site, as it is edited; saved by itself after a pause. */
-export function useSite(name: string) {
-  const queries = useQueryClient();
-  const mayKeep = useSession().may('MEMBER');
-  const query = useQuery({
-    queryKey: ['site', name],
+const NO_VERSION = -1;
+const NEVER = '1970-01-01T00:00:00Z';
+
+/** As the server answers it; in a conflict it stands under a version always. */
+function storedSite({ version, updatedAt, document }: Site): StoredSite {
+  return { version: version ?? NO_VERSION, updatedAt: updatedAt ?? NEVER, document };
+}
+
+const EDITABLE = {
+  of: (stored: StoredSite) => stored.document,
+  saysTheSame: (one: SiteDocument, other: SiteDocument) => told(one) === told(other),
+  merged: () => null,
+};
+
+/** Without what says nothing: the server answers null for it. */
+function told(document: SiteDocument): string {
+  return JSON.stringify(document, (_, value) =>
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(
+          Object.entries(value)
+            .filter(([, v]) => v !== null && v !== undefined)
+            .sort(([a], [b]) => (a < b ? -1 : 1)),
+        )
+      : value,
+  );
+}
+
+/** What is said of a site, until it was read; it is read once, and edited from there. */
+export function useStoredSite(site: string) {
+  return useQuery({
+    queryKey: ['site', site],
     queryFn: ({ signal }) =>
-      answered(api.GET('/api/sites/{name}', { params: { path: { name } }, signal })),
+      answered(api.GET('/api/sites/document', { params: { query: { site } }, signal })),
     staleTime: Infinity,
     gcTime: 0,
   });
-  const [edited, setEdited] = useState<SiteDocument | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [theirs, setTheirs] = useState<Site | null>(null);
-  const version = useRef<number | null>(null);
-  const stored = query.data;
-  useEffect(() => {
-    version.current = stored?.version ?? null;
-  }, [stored]);
+}
 
-  const document = edited ?? stored?.document;
-  const save = useCallback(
-    async (said: SiteDocument) => {
-      try {
-        const now = await answered(
-          api.PUT('/api/sites/{name}', {
-            params: { path: { name } },
-            body: { document: said, ...(version.current !== null && { version: version.current }) },
-          }),
-        );
-        version.current = now.version;
-        queries.setQueryData(['site', name], now);
-        setEdited((latest) => (latest === said ? null : latest));
-        setProblem(null);
-      } catch (e) {
-        if (e instanceof Refused && e.problem.status === 409) setTheirs(currentOf(e));
-        else setProblem(e instanceof Error ? e.message : String(e));
-      }
-    },
-    [name, queries],
+async function saveSite(site: string, document: SiteDocument, version: number) {
+  const saved = await answered(
+    api.PUT('/api/sites/document', {
+      params: { query: { site } },
+      body: { document, ...(version !== NO_VERSION && { version }) },
+    }),
   );
+  return storedSite(saved);
+}
 
-  // a change that still waits for its pause is saved when the sheet is left
-  const waiting = useRef<SiteDocument | null>(null);
+/** What is said of a site as it is edited, with undo; saved by itself, over the version that it went out from. */
+export function useSiteEditing(site: Site) {
+  // a guest's changes stay in the window
+  const isKept = useSession().may('MEMBER');
+  const [document, setDocument] = useState(site.document);
+  const steps = useUndo(document, setDocument);
+  const latest = useRef(document);
   useEffect(() => {
-    waiting.current = mayKeep ? edited : null;
-  }, [edited, mayKeep]);
-  useEffect(() => () => void (waiting.current && save(waiting.current)), [save]);
+    latest.current = document;
+  }, [document]);
+  const [saver] = useState(() => {
+    const { version, updatedAt } = storedSite(site);
+    return new Autosaver<SiteDocument, StoredSite>(
+      EDITABLE,
+      site.document,
+      version,
+      Date.parse(updatedAt),
+      (said, over) => saveSite(site.name, said, over),
+    );
+  });
+  const state = useSyncExternalStore(saver.subscribe, () => saver.state);
 
   useEffect(() => {
-    if (!edited || theirs || !mayKeep) return;
-    const pause = setTimeout(() => void save(edited), SAVED_AFTER_MS);
-    return () => clearTimeout(pause);
-  }, [edited, save, theirs, mayKeep]);
+    if (isKept) saver.change(document);
+  }, [isKept, saver, document]);
+
+  useEffect(() => {
+    const hidden = () => {
+      if (window.document.visibilityState === 'hidden') void saver.flush();
+    };
+    window.document.addEventListener('visibilitychange', hidden);
+    return () => {
+      window.document.removeEventListener('visibilitychange', hidden);
+      void saver.flush();
+    };
+  }, [saver]);
 
   return {
-    name,
     document,
-    plans: stored?.plans ?? 0,
-    error: query.error,
-    /** Whether what is changed is kept at all: a guest’s changes stay in their window. */
-    mayKeep,
-    isSaved: edited === null,
-    problem,
-    change: setEdited,
-    theirs,
-    /** Settles who is right where two changed it: theirs stands, or mine goes over it. */
-    settle(take: 'theirs' | 'mine') {
-      version.current = theirs?.version ?? null;
-      if (take === 'theirs' && theirs) {
-        queries.setQueryData(['site', name], theirs);
-        setEdited(null);
-      }
-      setTheirs(null);
+    /** Says something else; a function goes out from what stands by then. */
+    change(next: SiteDocument | ((now: SiteDocument) => SiteDocument)) {
+      steps.change(typeof next === 'function' ? next(latest.current) : next);
+    },
+    steps,
+    isKept,
+    state,
+    keepMine: () => saver.keepMine(),
+    takeTheirs() {
+      if (saver.state.kind !== 'changedElsewhere') return;
+      const theirs = saver.state.current.document;
+      saver.takeTheirs(theirs);
+      setDocument(theirs);
     },
   };
 }
 
-function currentOf(conflict: Refused): Site {
-  return conflict.problem.current as unknown as Site;
-}
-
 /** All runs of a site together, for what is said of it; the last figures stay until the next are there. */
-export function useSiteSheet(name: string, document: SiteDocument | undefined) {
+export function useSiteSheet(site: string, document: SiteDocument) {
   return useQuery({
-    queryKey: ['site', name, 'sheet', document],
+    queryKey: ['site', site, 'sheet', document],
     queryFn: ({ signal }) =>
       answered(
-        api.POST('/api/sites/{name}/sheet', {
-          params: { path: { name } },
-          body: document as SiteDocument,
-          signal,
-        }),
+        api.POST('/api/sites/sheet', { params: { query: { site } }, body: document, signal }),
       ),
-    enabled: document !== undefined,
     placeholderData: (before) => before,
     staleTime: 30_000,
   });

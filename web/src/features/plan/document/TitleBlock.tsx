@@ -3,7 +3,7 @@ import { usePreferences } from '../../../app/preferences';
 import { QuantityField, TextField } from '../../../ui';
 import { inUnit, nextReading, plain, shownReading, temperatureText } from '../../../units';
 import { agoText, saveWords, words } from '../../../words';
-import type { SaveState } from './autosaver';
+import type { SaveState } from '../../../app/autosaver';
 import { useSheet } from '../sheetContext';
 import { revisionNumber } from './model';
 import type { PlanEditing } from './usePlanEditing';
@@ -134,7 +134,7 @@ function Switch({ label, value, onClick }: { label: string; value: string; onCli
   );
 }
 
-function SaveText({ state }: { state: SaveState }) {
+function SaveText({ state }: { state: SaveState<unknown> }) {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     const timer = setInterval(() => setNow(Date.now()), 20_000);

@@ -1,4 +1,4 @@
-import { newId } from './id';
+import { newId } from '../../../ui/newId';
 import type { Band, Element, Plan } from './model';
 import { bandsOf, runOf } from './model';
 

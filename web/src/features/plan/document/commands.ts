@@ -16,13 +16,13 @@ import type {
 import {
   bandsOf,
   MOST_ELEMENTS,
-  newId,
   ownCablesOf,
   powerOn,
   radioOf,
   requirementsOf,
   runOf,
 } from './model';
+import { newId } from '../../../ui/newId';
 
 /**
  * A command, and for one that speaks of the cable that is drawn the run with that cable in it: where the plan follows the

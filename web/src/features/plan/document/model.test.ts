@@ -11,7 +11,6 @@ import {
   isAnythingAsked,
   matchingLossOn,
   matchingOn,
-  newId,
   ownCablesOf,
   powerOn,
   preferenceOf,
@@ -22,6 +21,7 @@ import {
   timesOf,
   usualMatching,
 } from './model';
+import { newId } from '../../../ui/newId';
 import type { Plan } from './model';
 
 const empty: Plan = { site: '', name: '', document: { schemaVersion: 1 } };

@@ -1,5 +1,5 @@
+import { newId } from '../../../ui/newId';
 import { frequencyText } from '../../../units';
-import { newId } from './id';
 import type { ComparisonRequest, Schemas, StoredPlan } from '../../../api';
 
 export type Document = Schemas['PlanDocument'];
@@ -164,8 +164,6 @@ export function comparisonOf(
     details,
   };
 }
-
-export { newId };
 
 export function band(name: string, frequencyMHz: number): Band {
   return {

@@ -2,7 +2,6 @@ import { useCallback, useEffect, useReducer, useState, useSyncExternalStore } fr
 import type { StoredPlan } from '../../../api';
 import { answered, api } from '../../../api';
 import { useSession } from '../../../app/session';
-import { Autosaver } from './autosaver';
 import type { Command } from './commands';
 import { draftOf, forgetDraft, keepDraft } from './drafts';
 import type { Draft } from './drafts';
@@ -10,6 +9,7 @@ import { historyOf, historyReducer } from './history';
 import { keepHistory, keptHistory } from './keptHistory';
 import type { Plan } from './model';
 import { canonical, planOf } from './model';
+import { PlanAutosaver } from './planAutosaver';
 
 /** What others changed is news for as long. */
 const NEWS_MS = 15_000;
@@ -29,7 +29,7 @@ export function usePlanEditing(stored: StoredPlan) {
   }, [isKept, stored.id, history]);
   const [autosaver] = useState(
     () =>
-      new Autosaver(
+      new PlanAutosaver(
         planOf(stored),
         draft?.version ?? stored.version,
         Date.parse(stored.updatedAt),

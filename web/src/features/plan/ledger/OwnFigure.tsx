@@ -1,3 +1,4 @@
+import { newId } from '../../../ui/newId';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../../app/preferences';
 import { Labelled, useKept } from '../../../ui';
@@ -40,7 +41,7 @@ export function OwnFigure() {
   function put() {
     setTried(true);
     if (!read.cable) return;
-    const id = cable?.id ?? `own-${crypto.randomUUID().slice(0, 8)}`;
+    const id = cable?.id ?? `own-${newId()}`;
     command({ do: 'putOwnCable', cable: { id, ...read.cable } });
     address.put({ row: id, own: undefined });
     kept.forget();

@@ -1,7 +1,8 @@
 import type { ComparisonRequest, FoundKit, Schemas } from '../../../api';
 import { withoutNulls } from '../../../api';
 import type { Element, Line, Plan } from '../document/model';
-import { newId, runOf } from '../document/model';
+import { runOf } from '../document/model';
+import { newId } from '../../../ui/newId';
 
 /** What a plan would have made of owned pieces: its one section that is up for choice; null where there is not one. */
 export function kitsWanted(

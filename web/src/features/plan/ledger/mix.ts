@@ -1,6 +1,6 @@
 import type { Row } from '../../../api';
 import type { Element, Line, OwnCable } from '../document/model';
-import { newId } from '../document/model';
+import { newId } from '../../../ui/newId';
 
 /** The run with a tail of its own at the antenna end of the last section that is up for choice. */
 export function withTail(run: Element[], tailM: number, connectorKey: string): Element[] {

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Row } from '../../../api';
 import { useLedger } from '../../../api';
 import { usePreferences } from '../../../app/preferences';
-import { figureOf, fixed, shownReading, unitOf } from '../../../units';
+import { figureOf, massText, shownReading, unitOf } from '../../../units';
 import { moneyText } from '../../../words';
 import { aloneOn, portsOf } from '../document/branches';
 import type { Plan } from '../document/model';
@@ -47,7 +47,7 @@ function Way({ text, row, plan }: { text: string; row: Row; plan: Plan }) {
       <span>{text}</span>
       <span className="figures">
         {row.cost ? moneyText(row.cost) : 'no price'}
-        {row.mass && `, ${fixed(row.mass.totalKg, 1)} kg`}
+        {row.mass && `, ${massText(row.mass.totalKg)}`}
       </span>
       <span className="figures w-full text-right text-small text-soft">
         {row.cells

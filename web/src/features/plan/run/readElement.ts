@@ -3,7 +3,7 @@ import { parseQuantity, plain } from '../../../units';
 import type { LengthUnit } from '../../../units';
 import type { Element } from '../document/model';
 import { newFork } from '../document/branches';
-import { newId } from '../document/model';
+import { newId } from '../../../ui/newId';
 import { shortConnector } from './elements';
 
 /** Something that may be put into a gap of the run. */

@@ -137,14 +137,9 @@ public interface InsertionLoss {
             }
         }
 
-        /** Of a splitter without any loss of its own. */
-        public double splitDb() {
-            return Decibels.ofPower(ways);
-        }
-
         @Override
         public double lossDb(double frequencyMHz) {
-            return splitDb() + excess.lossDb(frequencyMHz);
+            return Decibels.ofPower(ways) + excess.lossDb(frequencyMHz);
         }
 
         @Override

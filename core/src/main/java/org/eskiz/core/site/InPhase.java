@@ -52,11 +52,6 @@ public record InPhase(double frequencyMHz, Line first, Line second) {
         return degreesPerElectricalM() * (first.electricalM() - second.electricalM());
     }
 
-    /** The same to the nearest turn, −180 to 180. */
-    public double phaseDegrees() {
-        return nearest(differenceDegrees());
-    }
-
     /** How far the phase is off what is wanted, −180 to 180 degrees. */
     public double errorDegrees(double wantedDegrees) {
         return nearest(differenceDegrees() - wantedDegrees);

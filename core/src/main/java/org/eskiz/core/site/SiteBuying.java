@@ -207,7 +207,9 @@ public final class SiteBuying {
 
     /** One cable for all runs; empty where there is none that every run has among its options. */
     public static Optional<Answer> oneForAll(List<Needed> runs, Map<String, Sold> sold, long mostSteps) {
-        return runs.get(0).options().stream()
+        return runs.stream()
+                .limit(1)
+                .flatMap(r -> r.options().stream())
                 .filter(o -> o.piece().isEmpty())
                 .map(Option::name)
                 .distinct()

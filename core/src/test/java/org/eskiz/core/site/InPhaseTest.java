@@ -19,7 +19,7 @@ class InPhaseTest {
     void aMetreMoreIsSoManyDegrees() {
         var pair = new InPhase(150, line(11, 0.85), line(10, 0.85));
         assertThat(pair.differenceDegrees()).isCloseTo(211.911, within(1e-3));
-        assertThat(pair.phaseDegrees()).isCloseTo(211.911 - 360, within(1e-3));
+        assertThat(pair.errorDegrees(0)).isCloseTo(211.911 - 360, within(1e-3));
     }
 
     @Test

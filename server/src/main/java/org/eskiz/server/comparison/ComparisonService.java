@@ -230,9 +230,10 @@ public class ComparisonService {
     }
 
     /**
-     * The ways to build a run: the rows that do best of what is asked of them, in the order of the ledger.
+     * The ways to build a run: the rows that do best of what is asked of them, in the order of the ledger; none where all of them
+     * fail.
      *
-     * @param onlyRowId the only one there is, where it was decided; null for all
+     * @param onlyRowId the only one there is, where it was decided, whatever it does; null for all
      */
     public List<RunOption> options(Catalogue catalogue, ComparisonRequest asked, String onlyRowId) {
         ValidationErrors errors = checked(asked, catalogue, "");
@@ -245,7 +246,7 @@ public class ComparisonService {
                 rows.stream().map(Row::verdict).min(Comparator.naturalOrder()).orElse(Verdict.FAIL);
         var mapper = new RunOptionMapper(p.candidates, p.comparison, sheets(p, asked, catalogue), p.mapper);
         return rows.stream()
-                .filter(r -> r.verdict() == best)
+                .filter(r -> onlyRowId != null || r.verdict() == best && best != Verdict.FAIL)
                 .map(mapper::option)
                 .toList();
     }

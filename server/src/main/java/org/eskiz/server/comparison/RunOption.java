@@ -25,16 +25,10 @@ public record RunOption(
     /**
      * A length of cable to be cut, allowances included.
      *
-     * @param element in the run
      * @param cableKey null for a cable written out
      * @param pricePerM empty where not known
      * @param soldInM null where it is sold by the metre
      */
     public record CutOfCable(
-            int element,
-            String cableKey,
-            String cableName,
-            double lengthM,
-            Optional<Money> pricePerM,
-            Double soldInM) {}
+            String cableKey, String cableName, double lengthM, Optional<Money> pricePerM, Double soldInM) {}
 }

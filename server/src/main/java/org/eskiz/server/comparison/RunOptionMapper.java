@@ -11,6 +11,7 @@ import org.eskiz.core.choice.Candidate;
 import org.eskiz.core.choice.Comparison;
 import org.eskiz.core.choice.Row;
 import org.eskiz.core.choice.ShoppingList;
+import org.eskiz.server.document.AssessmentSpec;
 import org.eskiz.server.document.RunElement;
 
 /** Writes rows of a ledger as ways to build its run. */
@@ -46,15 +47,14 @@ final class RunOptionMapper {
     }
 
     private List<RunOption.CutOfCable> cuts(Row row, Map<String, Candidate> sold) {
-        List<RunElement> run = rows.filledWith(row.filling()).run();
+        AssessmentSpec filled = rows.filledWith(row.filling());
         List<RunOption.CutOfCable> cuts = new ArrayList<>();
-        for (RunSheetResponse.SectionCutResponse cut : sheets.runSheet(row).cuts()) {
+        for (RunSheetResponse.SectionCutResponse cut : sheets.cuts(filled)) {
             Candidate cable = sold.get(cut.name());
             if (!cut.isOwned() && cable != null) {
-                var line = (RunElement.Line) run.get(cut.element());
+                var line = (RunElement.Line) filled.run().get(cut.element());
                 for (int n = 0; n < comparison.purchase().times(); n++) {
                     cuts.add(new RunOption.CutOfCable(
-                            cut.element(),
                             line.cableKey(),
                             cut.name(),
                             cut.cutM(),

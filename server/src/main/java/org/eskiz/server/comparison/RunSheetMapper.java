@@ -60,7 +60,7 @@ final class RunSheetMapper {
     }
 
     /** One for every line; a piece of the locker and what is owned are not cut. */
-    private List<RunSheetResponse.SectionCutResponse> cuts(AssessmentSpec filled) {
+    List<RunSheetResponse.SectionCutResponse> cuts(AssessmentSpec filled) {
         Allowances allowances = comparison.purchase().allowances();
         List<RunSheetResponse.SectionCutResponse> cuts = new ArrayList<>();
         for (int i = 0; i < filled.run().size(); i++) {

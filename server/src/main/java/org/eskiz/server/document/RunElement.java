@@ -140,9 +140,9 @@ public sealed interface RunElement {
             @PlainText(max = 64) String branch)
             implements RunElement {
 
-        /** A mated pair as it is typical of its connector. */
-        public static Joint of(String connectorKey) {
-            return new Joint(null, null, connectorKey, null, null, null, null, null, null, null);
+        /** A mated pair as it is typical of its connector, in a branch or in none. */
+        public static Joint of(String connectorKey, String branch) {
+            return new Joint(null, null, connectorKey, null, null, null, null, null, null, branch);
         }
     }
 

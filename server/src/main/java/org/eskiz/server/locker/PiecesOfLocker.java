@@ -45,6 +45,11 @@ public class PiecesOfLocker {
         return read(histories.of(pieces.findByIdInAndWorkshopIdAndDeletedAtIsNull(ids, workshops.current())));
     }
 
+    /** Those of some lengths that are not retired, the shortest first. */
+    public List<PieceOfLocker> ofLengths(double leastM, double mostM) {
+        return read(histories.of(pieces.ofLengths(workshops.current(), leastM, mostM)));
+    }
+
     private List<PieceOfLocker> read(List<PieceHistory> some) {
         Settings asked = settings.get();
         LocalDate today = LocalDate.now(clock);

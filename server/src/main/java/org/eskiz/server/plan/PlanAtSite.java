@@ -4,28 +4,31 @@ import java.util.Optional;
 import java.util.UUID;
 import org.eskiz.server.comparison.ComparisonRequest;
 import org.eskiz.server.comparison.RowInRun;
-import org.eskiz.server.comparison.RunSheetResponse;
 import org.eskiz.server.document.PlanDocument;
 
 /**
  * A plan among the others of its site.
  *
- * @param built empty where it cannot be assessed as it stands
+ * @param inRun it with the cable that lies in its run; empty where it cannot be assessed as it stands
  */
-public record PlanAtSite(UUID id, long version, String name, PlanDocument document, Optional<Built> built) {
+public record PlanAtSite(UUID id, String name, PlanDocument document, Optional<WithCable> inRun) {
 
     /**
-     * It with the cable that lies in its run.
+     * A plan with the cable that lies in its run.
      *
      * @param standing how that came to lie there
      * @param asked its ledger
-     * @param sheet what is needed to build it
      */
-    public record Built(CableStanding standing, ComparisonRequest asked, RowInRun inRun, RunSheetResponse sheet) {
+    public record WithCable(CableStanding standing, ComparisonRequest asked, RowInRun laid) {
 
         /** Whether the operator laid it there, so that nothing else is looked for. */
         public boolean isDecided() {
             return standing != CableStanding.SUGGESTED;
+        }
+
+        /** It drawn small; empty where nothing of it can be assessed. */
+        public Optional<PlanSketch> sketch() {
+            return PlanSketch.of(laid, standing);
         }
     }
 }

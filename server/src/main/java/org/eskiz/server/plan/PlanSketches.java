@@ -10,14 +10,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.eskiz.server.assessment.AssessmentResponse.BandResponse;
-import org.eskiz.server.comparison.ComparisonResponse;
 import org.eskiz.server.comparison.RowInRun;
-import org.eskiz.server.document.AssessmentSpec;
-import org.eskiz.server.document.BandSpec;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
-import org.eskiz.server.document.RunElement;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.web.Client;
 import org.springframework.boot.info.BuildProperties;
@@ -136,46 +131,9 @@ class PlanSketches {
         PlanDocument document = documents.readStored(plan.document);
         try {
             RowInRun inRun = now.inRun(plan, document, chosenRowId.isPresent());
-            return Optional.ofNullable(inRun.bands().get(inRun.row().decidingBand()))
-                    .map(band -> sketch(inRun, band, CablesInRuns.standing(document, inRun, chosenRowId)));
+            return PlanSketch.of(inRun, CablesInRuns.standing(document, inRun, chosenRowId));
         } catch (InvalidRequestException unfinished) {
             return Optional.empty();
         }
-    }
-
-    private static PlanSketch sketch(RowInRun inRun, BandResponse deciding, CableStanding standing) {
-        AssessmentSpec drawn = inRun.assessment();
-        BandSpec band = drawn.bands().get(inRun.row().decidingBand());
-        Double radioW = band.powerW() != null || drawn.radio() == null
-                ? band.powerW()
-                : drawn.radio().powerW();
-        return new PlanSketch(
-                band.name() == null ? band.frequencyMHz() + " MHz" : band.name(),
-                inRun.row().cells().get(inRun.row().decidingBand()).verdict(),
-                deciding.totalLossDb(),
-                deciding.totalLossDb() - deciding.runLossDb(),
-                radioW,
-                deciding.powerAtAntennaW(),
-                inRun.row().name(),
-                standing,
-                inRun.row().verdict(),
-                inRun.row().assignment().stream()
-                        .mapToDouble(ComparisonResponse.AssignmentResponse::lengthM)
-                        .sum(),
-                elements(drawn, deciding));
-    }
-
-    private static List<PlanSketch.SketchedElement> elements(AssessmentSpec request, BandResponse worst) {
-        List<PlanSketch.SketchedElement> elements = new ArrayList<>();
-        for (int i = 0; i < request.run().size(); i++) {
-            var figures = worst.elements().get(i);
-            if (figures.aside() == null) {
-                elements.add(
-                        request.run().get(i) instanceof RunElement.Line line
-                                ? new PlanSketch.SketchedElement("LINE", line.lengthM(), figures.lossDb())
-                                : new PlanSketch.SketchedElement("JOINT", 0, figures.lossDb()));
-            }
-        }
-        return elements;
     }
 }

@@ -6,14 +6,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.eskiz.server.comparison.ComparisonRequest;
-import org.eskiz.server.comparison.ComparisonService;
 import org.eskiz.server.comparison.RowInRun;
 import org.eskiz.server.document.PlanDocument;
 import org.eskiz.server.document.PlanDocumentReader;
-import org.eskiz.server.document.RunElement;
 import org.eskiz.server.operator.WorkshopService;
 import org.eskiz.server.problem.InvalidRequestException;
+import org.eskiz.server.problem.NotFoundException;
 import org.eskiz.server.web.Client;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -29,7 +27,6 @@ public class PlansAtSite {
     private final DecisionRepository decisions;
     private final PlanDocumentReader documents;
     private final CablesInRuns inRuns;
-    private final ComparisonService comparisons;
     private final WorkshopService workshops;
 
     PlansAtSite(
@@ -37,13 +34,11 @@ public class PlansAtSite {
             DecisionRepository decisions,
             PlanDocumentReader documents,
             CablesInRuns inRuns,
-            ComparisonService comparisons,
             WorkshopService workshops) {
         this.plans = plans;
         this.decisions = decisions;
         this.documents = documents;
         this.inRuns = inRuns;
-        this.comparisons = comparisons;
         this.workshops = workshops;
     }
 
@@ -54,10 +49,17 @@ public class PlansAtSite {
         return names;
     }
 
-    /** The plans of one, by their names. */
-    public List<PlanAtSite> at(String site) {
+    /**
+     * The plans of one, by their names.
+     *
+     * @throws NotFoundException where no plan carries its name
+     */
+    public List<PlanAtSite> required(String site) {
         List<PlanEntity> found = plans.findByWorkshopIdAndSiteAndDeletedAtIsNullOrderByNameAscIdAsc(
                 workshops.current(), site, Limit.of(MOST));
+        if (found.isEmpty()) {
+            throw new NotFoundException("plan of the site", site);
+        }
         List<UUID> ids = found.stream().map(p -> p.id).toList();
         Map<UUID, String> chosen = new HashMap<>();
         decisions.standingIn(ids).forEach(d -> chosen.put(d.planId, d.rowId));
@@ -68,27 +70,18 @@ public class PlansAtSite {
                 .toList();
     }
 
-    /** The ledger of a plan as if another run were in it; pieces in it are looked up. */
-    public ComparisonRequest askedWith(PlanAtSite plan, List<RunElement> run) {
-        return inRuns.now().asked(plan.document().withRun(run));
-    }
-
     private PlanAtSite plan(CablesInRuns.Now now, PlanEntity plan, Optional<String> chosenRowId) {
         Client.requireListening();
         PlanDocument document = documents.readStored(plan.document);
-        return new PlanAtSite(plan.id, plan.version, plan.name, document, built(now, plan, document, chosenRowId));
+        return new PlanAtSite(plan.id, plan.name, document, inRun(now, plan, document, chosenRowId));
     }
 
-    private Optional<PlanAtSite.Built> built(
+    private static Optional<PlanAtSite.WithCable> inRun(
             CablesInRuns.Now now, PlanEntity plan, PlanDocument document, Optional<String> chosenRowId) {
         try {
-            RowInRun inRun = now.inRun(plan, document, chosenRowId.isPresent());
-            var asked = now.asked(document);
-            return Optional.of(new PlanAtSite.Built(
-                    CablesInRuns.standing(document, inRun, chosenRowId),
-                    asked,
-                    inRun,
-                    comparisons.runSheet(now.catalogue(), asked, inRun.row().id())));
+            RowInRun laid = now.inRun(plan, document, chosenRowId.isPresent());
+            return Optional.of(new PlanAtSite.WithCable(
+                    CablesInRuns.standing(document, laid, chosenRowId), now.asked(document), laid));
         } catch (InvalidRequestException unfinished) {
             return Optional.empty();
         }

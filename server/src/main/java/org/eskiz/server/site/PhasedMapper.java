@@ -74,8 +74,8 @@ final class PhasedMapper {
     private Optional<String> cable(UUID id) {
         return plans.stream()
                 .filter(p -> p.id().equals(id))
-                .flatMap(p -> p.built().stream())
-                .map(b -> b.inRun().row().name())
+                .flatMap(p -> p.inRun().stream())
+                .map(b -> b.laid().row().name())
                 .findFirst();
     }
 
@@ -83,9 +83,9 @@ final class PhasedMapper {
     private Optional<InPhase.Line> line(UUID id, SiteDocument.PhasedSpec spec) {
         return plans.stream()
                 .filter(p -> p.id().equals(id))
-                .flatMap(p -> p.built().stream())
+                .flatMap(p -> p.inRun().stream())
                 .findFirst()
-                .flatMap(b -> line(b.inRun().assessment(), spec));
+                .flatMap(b -> line(b.laid().assessment(), spec));
     }
 
     private Optional<InPhase.Line> line(AssessmentSpec assessment, SiteDocument.PhasedSpec spec) {

@@ -6,13 +6,14 @@ import java.util.List;
 import org.eskiz.server.web.Computation;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
+/** Sites go by their names in a parameter, since a name may have a slash in it. */
 @RestController
 @RequestMapping("/api/sites")
 @Tag(name = "sites")
@@ -34,31 +35,31 @@ class SiteController {
         return sites.list();
     }
 
-    @GetMapping("/{name}")
+    @GetMapping("/document")
     @Operation(operationId = "getSite", summary = "What is said of a site beside its plans")
-    SiteResponse get(@PathVariable String name) {
-        return sites.get(name);
+    SiteResponse get(@RequestParam String site) {
+        return sites.get(SiteName.checked(site));
     }
 
-    @PutMapping(path = "/{name}", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @PutMapping(path = "/document", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "saveSite", summary = "Say something of a site, over the version that was read")
-    SiteResponse save(@PathVariable String name, @RequestBody SaidOfSiteRequest request) {
-        return sites.save(name, request);
+    SiteResponse save(@RequestParam String site, @RequestBody SaidOfSiteRequest request) {
+        return sites.save(SiteName.checked(site), request);
     }
 
     @Computation
-    @PostMapping(path = "/{name}/sheet", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @PostMapping(path = "/sheet", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(
             operationId = "assessSite",
             summary = "All runs of a site together, with what is said of it; stores nothing")
-    SiteSheetResponse sheet(@PathVariable String name, @RequestBody SiteDocument document) {
-        return sheets.sheet(name, document);
+    SiteSheetResponse sheet(@RequestParam String site, @RequestBody SiteDocument document) {
+        return sheets.sheet(SiteName.checked(site), document);
     }
 
     @Computation
-    @PostMapping(path = "/{name}/buying", consumes = MediaType.APPLICATION_JSON_VALUE)
+    @PostMapping(path = "/buying", consumes = MediaType.APPLICATION_JSON_VALUE)
     @Operation(operationId = "buyForSite", summary = "What to buy for all runs of a site at once; stores nothing")
-    SiteBuyingResponse buy(@PathVariable String name, @RequestBody SiteDocument document) {
-        return buying.buy(name, document);
+    SiteBuyingResponse buy(@RequestParam String site, @RequestBody SiteDocument document) {
+        return buying.buy(SiteName.checked(site), document);
     }
 }

@@ -6,6 +6,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.problem.PlainText;
+import org.eskiz.server.problem.ValidationErrors;
 import org.eskiz.server.problem.Within;
 import org.jspecify.annotations.Nullable;
 
@@ -56,6 +57,18 @@ public record SiteDocument(
     static final int SCHEMA_VERSION = 1;
     static final SiteDocument EMPTY =
             new SiteDocument(SCHEMA_VERSION, null, null, null, null, null, null, null, null, null, null);
+
+    /** Refuses what cannot be stored or worked out. */
+    static void check(SiteDocument document) {
+        ValidationErrors errors = ValidationErrors.in(document);
+        errors.throwIfAny();
+        if (document.schemaVersion() != SCHEMA_VERSION) {
+            errors.add(
+                    "schemaVersion",
+                    "must be %d, the only form known here, not %d".formatted(SCHEMA_VERSION, document.schemaVersion()));
+            errors.throwIfAny();
+        }
+    }
 
     /**
      * A duct, a tube or a bore through a wall.

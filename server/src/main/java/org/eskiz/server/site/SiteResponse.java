@@ -1,6 +1,7 @@
 package org.eskiz.server.site;
 
 import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,6 +14,8 @@ record SiteResponse(
 
         @Schema(description = "null until something was said of it") @Nullable
         Long version,
+
+        @Schema(description = "null likewise") @Nullable Instant updatedAt,
 
         long plans,
         SiteDocument document) {}

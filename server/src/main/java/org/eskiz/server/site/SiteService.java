@@ -18,7 +18,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Keeps what is said of sites. */
 @Service
-public class SiteService {
+class SiteService {
 
     private final SiteRepository sites;
     private final PlansAtSite plans;
@@ -45,7 +45,9 @@ public class SiteService {
     /** Every site that a plan carries, or of which something was said. */
     @Transactional(readOnly = true)
     List<SiteNameResponse> list() {
+        // a plan may carry no site yet
         TreeMap<String, Long> all = new TreeMap<>(plans.names());
+        all.remove("");
         sites.findByWorkshopIdOrderByName(workshops.current()).forEach(s -> all.putIfAbsent(s.name, 0L));
         return all.entrySet().stream()
                 .map(e -> new SiteNameResponse(e.getKey(), e.getValue()))
@@ -70,6 +72,7 @@ public class SiteService {
         return new SiteResponse(
                 name,
                 stored.map(s -> s.version).orElse(null),
+                stored.map(s -> s.changedAt).orElse(null),
                 count == null ? 0 : count,
                 stored.map(s -> json.readValue(s.document, SiteDocument.class)).orElse(SiteDocument.EMPTY));
     }
@@ -80,18 +83,8 @@ public class SiteService {
      * @throws ConflictException when somebody else did meanwhile
      */
     SiteResponse save(String name, SaidOfSiteRequest request) {
-        ValidationErrors errors = ValidationErrors.in(request);
-        if (request.document() != null
-                && request.document().schemaVersion() != null
-                && request.document().schemaVersion() != SiteDocument.SCHEMA_VERSION) {
-            errors.add(
-                    "document.schemaVersion",
-                    "must be %d, the only form known here, not %d"
-                            .formatted(
-                                    SiteDocument.SCHEMA_VERSION,
-                                    request.document().schemaVersion()));
-        }
-        errors.throwIfAny();
+        ValidationErrors.in(request).throwIfAny();
+        SiteDocument.check(request.document());
         return store.change(() -> saveOver(name, request), () -> changed(name));
     }
 

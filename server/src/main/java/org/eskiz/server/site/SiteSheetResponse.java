@@ -3,9 +3,8 @@ package org.eskiz.server.site;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
-import org.eskiz.core.choice.Verdict;
 import org.eskiz.server.comparison.RunSheetResponse;
-import org.eskiz.server.plan.CableStanding;
+import org.eskiz.server.plan.PlanSketch;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,35 +19,21 @@ record SiteSheetResponse(
     /**
      * A run.
      *
-     * @param unfinished whether it cannot be assessed as it stands; then there is nothing of the rest
-     * @param cable what lies in it
-     * @param band the one that decides
-     * @param sends whether anything is sent through it
+     * @param isFinished whether it can be assessed as it stands; else there is nothing of the rest
+     * @param sketch it drawn small; null where nothing of it can be assessed
      * @param isArrested whether an arrestor stands in it
      * @param toBuy everything that the operator does not own
      */
     record SiteRunResponse(
             UUID planId,
-            long version,
             String name,
-            boolean unfinished,
-            @Nullable String cable,
-            @Nullable CableStanding standing,
-            @Nullable Verdict verdict,
-            @Nullable String band,
-            @Nullable Double totalLossDb,
-            @Nullable Double radioW,
-            @Nullable Double powerAtAntennaW,
-            boolean sends,
+            boolean isFinished,
+            @Nullable PlanSketch sketch,
             boolean isArrested,
-            List<SiteElementResponse> elements,
             List<SiteLineResponse> lines,
             List<RunSheetResponse.ToBuyResponse> toBuy,
             @Nullable Double massKg,
             @Nullable Double onMastKg) {}
-
-    /** An element on the way of the band that decides. */
-    record SiteElementResponse(String kind, double lengthM, double lossDb) {}
 
     /**
      * A line of a run.
@@ -68,7 +53,7 @@ record SiteSheetResponse(
      * A duct.
      *
      * @param roomMm diameter of the thickest cable that could still be drawn in; 0 for none
-     * @param isThick names of runs whose cable has no known diameter, so that they are not counted
+     * @param unknown names of runs whose cable has no known diameter, so that they are not counted
      */
     record DuctResponse(
             String id,

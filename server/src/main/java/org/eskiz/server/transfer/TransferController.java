@@ -16,6 +16,7 @@ import org.eskiz.server.plan.PlanInFile;
 import org.eskiz.server.plan.PlanTransfer;
 import org.eskiz.server.problem.InvalidRequestException;
 import org.eskiz.server.problem.NotFoundException;
+import org.eskiz.server.site.SiteName;
 import org.eskiz.server.web.Attachment;
 import org.eskiz.server.web.Computation;
 import org.springframework.core.io.ClassPathResource;
@@ -29,6 +30,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -67,16 +69,16 @@ class TransferController {
         writer.plan(plan, response.getOutputStream());
     }
 
-    @GetMapping(path = "/sites/{name}", produces = MediaType.APPLICATION_JSON_VALUE)
+    @GetMapping(path = "/site", produces = MediaType.APPLICATION_JSON_VALUE)
     @ApiResponse(responseCode = "200", content = @Content(schema = @Schema(implementation = TransferFile.class)))
     @Operation(operationId = "exportSite", summary = "A site with all of its plans and what they need, as one file")
-    void site(@PathVariable String name, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
-        List<PlanInFile> ofSite = plans.ofSite(name);
+    void site(@RequestParam String site, @Parameter(hidden = true) HttpServletResponse response) throws IOException {
+        List<PlanInFile> ofSite = plans.ofSite(SiteName.checked(site));
         if (ofSite.isEmpty()) {
-            throw new NotFoundException("site with plans", name);
+            throw new NotFoundException("plan of the site", site);
         }
-        Attachment.begin(response, name + ".eskiz.json", MediaType.APPLICATION_JSON);
-        writer.site(name, ofSite, response.getOutputStream());
+        Attachment.begin(response, site + ".eskiz.json", MediaType.APPLICATION_JSON);
+        writer.site(site, ofSite, response.getOutputStream());
     }
 
     @PutMapping(path = "/uploads/{id}/parts/{number}", consumes = MediaType.APPLICATION_OCTET_STREAM_VALUE)

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.UUID;
 import org.eskiz.server.Api;
 import org.eskiz.server.RealServer;
@@ -21,11 +22,11 @@ class SitesOverHttpTest {
 
     @BeforeEach
     void anotherSite() {
-        site = "Test site, " + UUID.randomUUID();
+        site = "Test site / yard; " + UUID.randomUUID();
     }
 
-    private String path() {
-        return "/api/sites/" + URLEncoder.encode(site, StandardCharsets.UTF_8).replace("+", "%20");
+    private String path(String route) {
+        return route + "?site=" + URLEncoder.encode(site, StandardCharsets.UTF_8);
     }
 
     private UUID plan(Api api, String name, String cable, double lengthM, String candidates) {
@@ -41,21 +42,25 @@ class SitesOverHttpTest {
     }
 
     private JsonNode sheet(Api api, String document) {
-        return api.post(path() + "/sheet", document).expect(200).json();
+        return api.post(path("/api/sites/sheet"), document).expect(200).json();
     }
 
     @Test
     void whatIsSaidOfASiteIsKeptOverItsVersion(Api api) {
         plan(api, "one", "rg-213", 20, "");
-        JsonNode nothing = api.get(path()).expect(200).json();
+        JsonNode nothing = api.get(path("/api/sites/document")).expect(200).json();
         assertThat(nothing.get("version").isNull()).isTrue();
         assertThat(nothing.get("plans").asInt()).isEqualTo(1);
         String said = "{\"version\": %s, \"document\": {\"schemaVersion\": 1, \"reservePercent\": 5}}";
-        JsonNode first = api.put(path(), said.formatted("null")).expect(200).json();
+        JsonNode first = api.put(path("/api/sites/document"), said.formatted("null"))
+                .expect(200)
+                .json();
         assertThat(first.get("document").get("reservePercent").asDouble()).isEqualTo(5);
-        JsonNode conflict = api.put(path(), said.formatted("null")).expectProblem(409);
+        JsonNode conflict =
+                api.put(path("/api/sites/document"), said.formatted("null")).expectProblem(409);
         assertThat(conflict.get("detail").asString()).contains("changed meanwhile");
-        api.put(path(), said.formatted(first.get("version"))).expect(200);
+        api.put(path("/api/sites/document"), said.formatted(first.get("version")))
+                .expect(200);
         assertThat(api.get("/api/sites")
                         .expect(200)
                         .json()
@@ -66,16 +71,50 @@ class SitesOverHttpTest {
 
     @Test
     void aSiteThatNoPlanCarriesIsNotThere(Api api) {
-        api.get(path()).expectProblem(404);
-        api.put(path(), "{\"document\": {\"schemaVersion\": 1}}").expectProblem(404);
-        api.post(path() + "/sheet", "{\"schemaVersion\": 1}").expectProblem(404);
+        api.get(path("/api/sites/document")).expectProblem(404);
+        api.put(path("/api/sites/document"), "{\"document\": {\"schemaVersion\": 1}}")
+                .expectProblem(404);
+        api.post(path("/api/sites/sheet"), "{\"schemaVersion\": 1}").expectProblem(404);
+    }
+
+    @Test
+    void aNameThatNoPlanCouldCarryIsRefused(Api api) {
+        for (String name : List.of("%00", "", "x".repeat(121))) {
+            for (String route : List.of("/api/sites/document", "/api/transfers/site")) {
+                assertThat(api.get(route + "?site=" + name).status()).isEqualTo(422);
+            }
+        }
+    }
+
+    /** A plan may carry no site; that makes none. */
+    @Test
+    void plansWithoutASiteMakeNone(Api api) {
+        site = "";
+        plan(api, "nowhere", "rg-213", 20, "");
+        assertThat(api.get("/api/sites")
+                        .expect(200)
+                        .json()
+                        .valueStream()
+                        .map(s -> s.get("name").asString()))
+                .doesNotContain("");
+    }
+
+    @Test
+    void aRunThatNothingDoesIsNotBoughtFor(Api api) {
+        plan(api, "far", "rg-213", 4000, "");
+        plan(api, "near", "rg-213", 60, "");
+        JsonNode buying = api.post(path("/api/sites/buying"), "{\"schemaVersion\": 1}")
+                .expect(200)
+                .json();
+        assertThat(buying.get("leftOut").get(0).get("name").asString()).isEqualTo("far");
+        assertThat(buying.get("together").get("choices").size()).isEqualTo(1);
     }
 
     @Test
     void badInputIsToldByItsField(Api api) {
         plan(api, "one", "rg-213", 20, "");
         JsonNode problem = api.put(
-                        path(),
+                        path("/api/sites/document"),
                         "{\"document\": {\"schemaVersion\": 1, \"ducts\": [{\"id\": \"d\", \"name\": \"d\", \"boreMm\": 0, \"runs\": []}]}}")
                 .expectProblem(422);
         assertThat(problem.get("errors").get(0).get("path").asString()).isEqualTo("document.ducts[0].boreMm");
@@ -141,7 +180,7 @@ class SitesOverHttpTest {
         plan(api, "one", "rg-213", 60, "");
         plan(api, "two", "rg-213", 55, "");
         plan(api, "three", "rg-213", 50, "");
-        JsonNode buying = api.post(path() + "/buying", "{\"schemaVersion\": 1, \"reservePercent\": 2}")
+        JsonNode buying = api.post(path("/api/sites/buying"), "{\"schemaVersion\": 1, \"reservePercent\": 2}")
                 .expect(200)
                 .json();
         double together = buying.get("together").get("cost").asDouble();
@@ -163,9 +202,10 @@ class SitesOverHttpTest {
     void aReelThatIsThereIsNotBought(Api api) {
         plan(api, "one", "rg-213", 60, "");
         String none = "{\"schemaVersion\": 1}";
-        JsonNode without = api.post(path() + "/buying", none).expect(200).json().get("together");
+        JsonNode without =
+                api.post(path("/api/sites/buying"), none).expect(200).json().get("together");
         String key = without.get("bought").get(0).get("cableKey").asString();
-        JsonNode with = api.post(path() + "/buying", """
+        JsonNode with = api.post(path("/api/sites/buying"), """
                 {"schemaVersion": 1, "reels": [{"id": "r", "name": "shed", "cableKey": "%s", "lengthM": 70}]}""".formatted(key))
                 .expect(200)
                 .json()
@@ -182,7 +222,7 @@ class SitesOverHttpTest {
         api.post("/api/locker/pieces", """
                 {"id": "%1$s", "label": "S %1$s", "cableKey": "rg-213", "lengthM": 33.5,
                  "near": {"connectorKey": "n", "gender": "PLUG"}, "far": {"connectorKey": "n", "gender": "PLUG"}}""".formatted(piece)).expect(201);
-        JsonNode together = api.post(path() + "/buying", "{\"schemaVersion\": 1}")
+        JsonNode together = api.post(path("/api/sites/buying"), "{\"schemaVersion\": 1}")
                 .expect(200)
                 .json()
                 .get("together");
@@ -197,20 +237,23 @@ class SitesOverHttpTest {
 
     @Test
     void theDemoHasASiteWithAForkAndAPhasedPair(Api api) {
-        JsonNode demo = api.get("/api/sites/Signal%20mast").expect(200).json();
+        JsonNode demo =
+                api.get("/api/sites/document?site=Signal%20mast").expect(200).json();
         assertThat(demo.get("plans").asInt()).isEqualTo(3);
         JsonNode sheet = api.post(
-                        "/api/sites/Signal%20mast/sheet", demo.get("document").toString())
+                        "/api/sites/sheet?site=Signal%20mast",
+                        demo.get("document").toString())
                 .expect(200)
                 .json();
         assertThat(sheet.get("runs")
                         .valueStream()
-                        .noneMatch(r -> r.get("unfinished").asBoolean()))
+                        .allMatch(r -> r.get("isFinished").asBoolean()))
                 .isTrue();
         assertThat(sheet.get("phased").get(0).get("whyNot").isNull()).isTrue();
         assertThat(sheet.get("ducts").get(0).get("unknown").isEmpty()).isTrue();
         JsonNode buying = api.post(
-                        "/api/sites/Signal%20mast/buying", demo.get("document").toString())
+                        "/api/sites/buying?site=Signal%20mast",
+                        demo.get("document").toString())
                 .expect(200)
                 .json();
         double saved = buying.get("apart").get("cost").asDouble()
@@ -224,10 +267,9 @@ class SitesOverHttpTest {
         String document =
                 "{\"schemaVersion\": 1, \"ducts\": [{\"id\": \"d\", \"name\": \"duct\", \"boreMm\": 30.0, \"runs\": [\"%s\"]}]}"
                         .formatted(one);
-        api.put(path(), "{\"document\": %s}".formatted(document)).expect(200);
-        JsonNode file = api.get(path().replace("/api/sites", "/api/transfers/sites"))
-                .expect(200)
-                .json();
+        api.put(path("/api/sites/document"), "{\"document\": %s}".formatted(document))
+                .expect(200);
+        JsonNode file = api.get(path("/api/transfers/site")).expect(200).json();
         assertThat(file.get("plans").size()).isEqualTo(1);
         assertThat(file.get("sites")
                         .get(0)
@@ -238,8 +280,10 @@ class SitesOverHttpTest {
                         .get(0)
                         .asString())
                 .isEqualTo(one.toString());
-        JsonNode now = api.get(path()).expect(200).json();
-        api.put(path(), "{\"version\": %s, \"document\": {\"schemaVersion\": 1}}".formatted(now.get("version")))
+        JsonNode now = api.get(path("/api/sites/document")).expect(200).json();
+        api.put(
+                        path("/api/sites/document"),
+                        "{\"version\": %s, \"document\": {\"schemaVersion\": 1}}".formatted(now.get("version")))
                 .expect(200);
         String text = tools.jackson.databind.json.JsonMapper.shared().writeValueAsString(file.toString());
         JsonNode preview = api.post("/api/transfers/previews", "{\"text\": %s}".formatted(text))
@@ -254,7 +298,7 @@ class SitesOverHttpTest {
                         "{\"text\": %s, \"choices\": [{\"kind\": \"SITE\", \"id\": \"%s\", \"take\": \"THEIRS\"}]}"
                                 .formatted(text, site))
                 .expect(200);
-        assertThat(api.get(path())
+        assertThat(api.get(path("/api/sites/document"))
                         .expect(200)
                         .json()
                         .get("document")

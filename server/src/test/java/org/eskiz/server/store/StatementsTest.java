@@ -76,7 +76,7 @@ class StatementsTest {
             "/api/plans?limit=2&find=s&order=CHANGED_LAST_FIRST",
             "/api/plans/bin",
             "/api/sites",
-            "/api/sites/Skarra%20light",
+            "/api/sites/document?site=Skarra%20light",
             "/api/devices",
             "/api/bench/tests?limit=2",
             "/api/bench/tests?limit=2&find=2&outcome=WORSE",
@@ -96,7 +96,11 @@ class StatementsTest {
         routes.put("ledger", api -> api.post("/api/comparisons", RUN + "}").expect(200));
         routes.put(
                 "site",
-                api -> api.post("/api/sites/Skarra%20light/sheet", "{\"schemaVersion\": 1}")
+                api -> api.post("/api/sites/sheet?site=Skarra%20light", "{\"schemaVersion\": 1}")
+                        .expect(200));
+        routes.put(
+                "buying for a site",
+                api -> api.post("/api/sites/buying?site=Skarra%20light", "{\"schemaVersion\": 1}")
                         .expect(200));
         routes.put("effects", api -> api.post("/api/plans/effects", """
                         {"key": "rg-213", "cable": {"impedanceOhm": 50, "velocityFactor": 0.66, "attenuation": {"points": [

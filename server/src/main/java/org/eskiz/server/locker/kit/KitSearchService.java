@@ -288,16 +288,16 @@ class KitSearchService {
             int from = kit.atRadio().isPresent() && isJoint(section - 1) ? section - 1 : section;
             int to = kit.atAntenna().isPresent() && isJoint(section + 1) ? section + 1 : section;
             List<RunElement> made = new ArrayList<>(run.subList(0, from));
-            kit.atRadio().ifPresent(c -> made.addAll(joints(c)));
+            kit.atRadio().ifPresent(c -> made.addAll(joints(c, branch)));
             for (int i = 0; i < kit.pieces().size(); i++) {
                 if (i > 0) {
-                    made.addAll(joints(kit.between().get(i - 1)));
+                    made.addAll(joints(kit.between().get(i - 1), branch));
                 }
                 Usable u = usable.get(kit.pieces().get(i).piece().id());
                 made.add(new RunElement.Line(
                         null, u.label(), null, u.id(), null, u.piece().lengthM(), true, null, null, branch));
             }
-            kit.atAntenna().ifPresent(c -> made.addAll(joints(c)));
+            kit.atAntenna().ifPresent(c -> made.addAll(joints(c, branch)));
             made.addAll(run.subList(to + 1, run.size()));
             return made;
         }
@@ -306,9 +306,9 @@ class KitSearchService {
             return element >= 0 && element < run.size() && run.get(element) instanceof RunElement.Joint;
         }
 
-        private static List<RunElement> joints(Coupling coupling) {
+        private static List<RunElement> joints(Coupling coupling, String branch) {
             return coupling.mated().stream()
-                    .map(connector -> (RunElement) RunElement.Joint.of(connector))
+                    .map(connector -> (RunElement) RunElement.Joint.of(connector, branch))
                     .collect(Collectors.toList());
         }
     }

@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { StoredPlan } from '../../../api';
 import { Away, Refused } from '../../../api';
-import { Autosaver } from './autosaver';
+
 import type { Plan } from './model';
+import { PlanAutosaver } from './planAutosaver';
 import { newPlan } from './presets';
 
 const start = newPlan();
@@ -28,13 +29,13 @@ function conflict(current: StoredPlan): Refused {
 
 describe('saving by itself', () => {
   const save = vi.fn<(plan: Plan, version: number) => Promise<StoredPlan>>();
-  let saver: Autosaver;
+  let saver: PlanAutosaver;
 
   beforeEach(() => {
     vi.useFakeTimers();
     save.mockReset();
     save.mockImplementation(async (plan, version) => stored(plan, version + 1));
-    saver = new Autosaver(start, 3, 0, save);
+    saver = new PlanAutosaver(start, 3, 0, save);
   });
 
   it('waits for a pause and saves the last of it, once', async () => {
@@ -125,7 +126,7 @@ describe('saving by itself', () => {
   });
 
   it('takes nothing over a draft that went out from an older version', async () => {
-    saver = new Autosaver(start, 2, 0, save, false);
+    saver = new PlanAutosaver(start, 2, 0, save, false);
     save.mockRejectedValueOnce(conflict(stored(start, 3)));
     saver.change(named('of yesterday'));
     await vi.advanceTimersByTimeAsync(600);

@@ -1,54 +1,74 @@
-import type { AwayPart, Problem, StoredPlan } from '../../../api';
-import { Away, Refused } from '../../../api';
-import { merged } from './merging';
-import type { Plan } from './model';
-import { canonical, planOf } from './model';
+import type { AwayPart, Problem } from '../api';
+import { Away, Refused } from '../api';
+
+/** What the server keeps under a version. */
+export interface Versioned {
+  version: number;
+  updatedAt: string;
+}
+
+/** How what is edited stands to what is stored of it. */
+export interface Editable<T, S> {
+  of: (stored: S) => T;
+  saysTheSame: (one: T, other: T) => boolean;
+  /** Both changes in one, and which parts they changed; null where they clash. */
+  merged: (base: T, mine: T, theirs: T) => { both: T; theirs: string[] } | null;
+}
 
 /** How it stands with what was changed. */
-export type SaveState =
+export type SaveState<S> =
   | { kind: 'saved'; at: number }
   | { kind: 'unsaved' }
   | { kind: 'saving' }
   | { kind: 'away'; what: AwayPart }
-  | { kind: 'changedElsewhere'; current: StoredPlan }
+  | { kind: 'changedElsewhere'; current: S }
   | { kind: 'refused'; problem: Problem };
 
 /** What somebody else has saved, taken over beside what is changed here. */
-export interface TakenOver {
+export interface TakenOver<T> {
   /** What both went out from. */
-  base: Plan;
-  theirs: Plan;
+  base: T;
+  theirs: T;
   /** Which parts they changed, in words. */
   parts: string[];
 }
 
-/** Stores a plan over a version and tells what is stored then. */
-export type Save = (plan: Plan, version: number) => Promise<StoredPlan>;
+/** Stores something over a version and tells what is stored then. */
+export type Save<T, S> = (what: T, version: number) => Promise<S>;
 
 const PAUSE_MS = 500;
 const FIRST_RETRY_MS = 1000;
 const LONGEST_RETRY_MS = 15_000;
 
 /**
- * Saves a plan by itself, a moment after the last change; one save at a time, and again until the server is back. It
+ * Saves what is edited by itself, a moment after the last change; one save at a time, and again until the server is back. It
  * never overwrites what somebody else has saved: that is taken over where it does not clash with what was changed here;
  * where it does it waits for a decision.
  */
-export class Autosaver {
-  private readonly save: Save;
+export class Autosaver<T, S extends Versioned> {
+  private readonly editable: Editable<T, S>;
+  private readonly save: Save<T, S>;
   private readonly listeners = new Set<() => void>();
-  private readonly readers = new Set<(taken: TakenOver) => void>();
+  private readonly readers = new Set<(taken: TakenOver<T>) => void>();
   private timer: ReturnType<typeof setTimeout> | undefined;
   private retryMs = FIRST_RETRY_MS;
   private running: Promise<void> | null = null;
   private stored: string;
   /** Whether what is stored is what the version was: a draft of another day may go out from an older one. */
   private isBaseKnown: boolean;
-  private latest: Plan;
+  private latest: T;
   private versionNow: number;
-  private stateNow: SaveState;
+  private stateNow: SaveState<S>;
 
-  constructor(stored: Plan, version: number, savedAt: number, save: Save, isBaseKnown = true) {
+  constructor(
+    editable: Editable<T, S>,
+    stored: T,
+    version: number,
+    savedAt: number,
+    save: Save<T, S>,
+    isBaseKnown = true,
+  ) {
+    this.editable = editable;
     this.save = save;
     this.isBaseKnown = isBaseKnown;
     this.stored = JSON.stringify(stored);
@@ -57,7 +77,7 @@ export class Autosaver {
     this.stateNow = { kind: 'saved', at: savedAt };
   }
 
-  get state(): SaveState {
+  get state(): SaveState<S> {
     return this.stateNow;
   }
 
@@ -71,7 +91,7 @@ export class Autosaver {
   };
 
   /** Tells what was taken over; whoever holds the plan goes on from both. */
-  onTakenOver = (reader: (taken: TakenOver) => void): (() => void) => {
+  onTakenOver = (reader: (taken: TakenOver<T>) => void): (() => void) => {
     this.readers.add(reader);
     return () => this.readers.delete(reader);
   };
@@ -83,16 +103,16 @@ export class Autosaver {
   }
 
   /** Somebody else has saved. */
-  async theySaved(current: StoredPlan): Promise<void> {
+  async theySaved(current: S): Promise<void> {
     await this.running;
     if (current.version <= this.versionNow) return;
     if (this.stateNow.kind === 'changedElsewhere') this.tell({ kind: 'changedElsewhere', current });
     else this.someoneSaved(current, this.latest);
   }
 
-  /** Takes note of the plan as it is now. */
-  change(plan: Plan): void {
-    this.latest = plan;
+  /** Takes note of it as it is now. */
+  change(now: T): void {
+    this.latest = now;
     if (this.stateNow.kind === 'changedElsewhere' || !this.isUnsaved()) return;
     if (this.running === null) {
       if (this.stateNow.kind !== 'away') this.tell({ kind: 'unsaved' });
@@ -109,7 +129,7 @@ export class Autosaver {
     }
   }
 
-  /** After somebody else saved: put this plan over theirs. */
+  /** After somebody else saved: put mine over theirs. */
   keepMine(): void {
     if (this.stateNow.kind !== 'changedElsewhere') return;
     this.versionNow = this.stateNow.current.version;
@@ -118,7 +138,7 @@ export class Autosaver {
   }
 
   /** After somebody else saved: go on from theirs. */
-  takeTheirs(theirs: Plan): void {
+  takeTheirs(theirs: T): void {
     if (this.stateNow.kind !== 'changedElsewhere') return;
     const { current } = this.stateNow;
     this.versionNow = current.version;
@@ -168,9 +188,9 @@ export class Autosaver {
     }
   }
 
-  private failed(error: unknown, sent: Plan): void {
+  private failed(error: unknown, sent: T): void {
     if (error instanceof Refused && error.problem.status === 409 && error.problem.current) {
-      this.someoneSaved(error.problem.current, sent);
+      this.someoneSaved(error.problem.current as unknown as S, sent);
     } else if (error instanceof Refused) {
       this.tell({ kind: 'refused', problem: error.problem });
     } else {
@@ -181,19 +201,19 @@ export class Autosaver {
   }
 
   /** That may have been this very save, when its answer was lost on the way. */
-  private someoneSaved(current: StoredPlan, sent: Plan): void {
-    const theirs = planOf(current);
-    if (canonical(theirs) === canonical(sent)) {
+  private someoneSaved(current: S, sent: T): void {
+    const theirs = this.editable.of(current);
+    if (this.editable.saysTheSame(theirs, sent)) {
       this.stands(current, sent);
       return;
     }
-    const base = JSON.parse(this.stored) as Plan;
-    const both = this.isBaseKnown ? merged(base, this.latest, theirs) : null;
+    const base = JSON.parse(this.stored) as T;
+    const both = this.isBaseKnown ? this.editable.merged(base, this.latest, theirs) : null;
     if (!both) {
       this.tell({ kind: 'changedElsewhere', current });
       return;
     }
-    this.latest = both.plan;
+    this.latest = both.both;
     this.stands(current, theirs);
     this.readers.forEach((reader) => reader({ base, theirs, parts: both.theirs }));
     if (this.isUnsaved()) {
@@ -202,14 +222,14 @@ export class Autosaver {
     }
   }
 
-  private stands(current: StoredPlan, plan: Plan): void {
+  private stands(current: S, what: T): void {
     this.versionNow = current.version;
-    this.stored = JSON.stringify(plan);
+    this.stored = JSON.stringify(what);
     this.isBaseKnown = true;
     this.tell({ kind: 'saved', at: Date.parse(current.updatedAt) });
   }
 
-  private tell(state: SaveState): void {
+  private tell(state: SaveState<S>): void {
     this.stateNow = state;
     this.listeners.forEach((listener) => listener());
   }
